@@ -1,0 +1,30 @@
+import type { NoRoomForBase } from '../plan/sheet';
+import { showVolume } from '../units/showQuantity';
+import type { Check, Finding } from './finding';
+
+/** The additions alone fill the molds: there is no sheet, and this is the only finding. */
+export const noRoomForBase: Check = {
+  code: 'no-room-for-base',
+
+  run: () => [],
+
+  say: ({ figures: { additionsMl = 0, roomMl = 0 } }, { locale }) => ({
+    title: 'No room left for base',
+    reason: `The fixed doses take up ${showVolume(additionsMl, locale)}, and this pour has ${showVolume(roomMl, locale)} in all. Lower a dose, or make more pieces.`,
+    mendLabel: null,
+  }),
+};
+
+/** The finding that stands in place of a sheet. */
+export function noRoomFinding({ pourIndex, additionsMl, roomMl }: NoRoomForBase): Finding {
+  return {
+    code: noRoomForBase.code,
+    severity: 'stop',
+    pourIndex,
+    doseIndexes: [],
+    about: '',
+    figures: { additionsMl, roomMl },
+    assumed: false,
+    mend: null,
+  };
+}

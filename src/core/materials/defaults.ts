@@ -1,0 +1,69 @@
+import { DEFAULT_ML_PER_DROP } from '../units/factors';
+import type { Base, DosedMaterial } from './material';
+
+/** A figure, and whether it is the material's own or a stand-in until the user measures it. */
+export interface Figure {
+  value: number;
+  assumed: boolean;
+}
+
+/** Our own assumption for a soap or syndet base until measured. */
+export const DEFAULT_BASE_DENSITY_G_PER_ML = 1.05;
+
+/** From memory: most fragrance oils lie between 0.88 and 1.05 g/mL, dry powders pack to about half of water. */
+const DENSITY_G_PER_ML = { fragrance: 0.95, colorant: 1, additive: 1 } as const;
+const BULK_DENSITY_G_PER_ML = 0.5;
+/** From memory: vegetable oils lie between 0.91 and 0.93 g/mL. */
+const OIL_DENSITY_G_PER_ML = 0.92;
+
+/** Common practice, no source: what a base of its kind usually holds. */
+const FRAGRANCE_CAP_OF_BASE = { soap: 0.03, 'detergent-free': 0.03, syndet: 0.02 } as const;
+/** Syndet: common practice, no source. Soap: our own assumption, grit counted apart. */
+const ADDITIONS_CAP_OF_BASE = { soap: 0.1, 'detergent-free': 0.1, syndet: 0.03 } as const;
+
+/** Common practice, no source: do not pass 160 °F. */
+export const DEFAULT_CEILING_C = 71;
+
+function figure(own: number | null, standIn: number): Figure {
+  return own === null ? { value: standIn, assumed: true } : { value: own, assumed: false };
+}
+
+export function baseDensity(base: Base): Figure {
+  return figure(base.densityGPerMl, DEFAULT_BASE_DENSITY_G_PER_ML);
+}
+
+/** Grams a millilitre the material takes up once it is stirred into the base. */
+export function stirredDensity(material: DosedMaterial): Figure {
+  const isOil = material.kind === 'additive' && material.role === 'oil';
+  return figure(material.densityGPerMl, isOil ? OIL_DENSITY_G_PER_ML : DENSITY_G_PER_ML[material.kind]);
+}
+
+/** Grams a millilitre of the material as it lies in a spoon: loose for a powder, itself for a liquid. */
+export function spoonDensity(material: DosedMaterial): Figure {
+  if (!isPowder(material)) return stirredDensity(material);
+  return figure(material.bulkDensityGPerMl, BULK_DENSITY_G_PER_ML);
+}
+
+function isPowder(
+  material: DosedMaterial,
+): material is Extract<DosedMaterial, { bulkDensityGPerMl: number | null }> {
+  if (material.kind === 'colorant') return material.form !== 'dye';
+  return material.kind === 'additive' && (material.role === 'grit' || material.role === 'botanical');
+}
+
+/** Millilitres a drop; no bottle has been counted yet, so always assumed. */
+export function dropVolume(): Figure {
+  return { value: DEFAULT_ML_PER_DROP, assumed: true };
+}
+
+export function fragranceCap(base: Base): Figure {
+  return figure(base.fragranceCapOfBase, FRAGRANCE_CAP_OF_BASE[base.baseKind]);
+}
+
+export function additionsCap(base: Base): Figure {
+  return figure(base.additionsCapOfBase, ADDITIONS_CAP_OF_BASE[base.baseKind]);
+}
+
+export function ceiling(base: Base): Figure {
+  return figure(base.ceilingC, DEFAULT_CEILING_C);
+}

@@ -1,0 +1,131 @@
+import { materialSchema } from '../materials/material';
+import { moldSchema } from '../molds/mold';
+import { parseQuantity } from '../units/parseQuantity';
+import { type Quantity, quantitySchema } from '../units/quantity';
+import { z } from '../zod';
+
+export const USES = ['body', 'hands', 'face', 'hair', 'head-to-toe', 'gift', 'embeds'] as const;
+
+/** A dose as it was typed, beside what it means. `means` is null while the text cannot be read. */
+export const doseSchema = z
+  .strictObject({
+    materialId: z.string().min(1).max(64),
+    text: z.string().max(200),
+    means: quantitySchema.nullable(),
+  })
+  .superRefine((dose, context) => {
+    if (!sameQuantity(dose.means, doseMeaning(dose.text))) {
+      context.addIssue({
+        code: 'custom',
+        path: ['means'],
+        message: `doesn’t say the same as the text “${dose.text.slice(0, 40)}”. Correct one of the two.`,
+      });
+    }
+  });
+
+/** How big a pour is, beside the others of its plan. */
+export const pourSizeSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('parts'), parts: z.number().min(0.001).max(10_000) }),
+]);
+
+export const pourSchema = z.strictObject({
+  baseId: z.string().min(1).max(64),
+  size: pourSizeSchema,
+  doses: z.array(doseSchema).max(60),
+});
+
+/** What the crafter decides. Pours are in the order they are poured; A is the first. */
+export const planSchema = z.strictObject({
+  name: z.string().trim().min(1).max(120),
+  use: z.enum(USES),
+  moldId: z.string().min(1).max(64),
+  pieces: z.int().min(1).max(100_000),
+  /** How full each cavity is poured, as a fraction of its capacity. */
+  fillFraction: z.number().min(0.05).max(1),
+  /** The share of what is in the jug that stays on its walls. */
+  jugLossFraction: z.number().min(0).max(0.5),
+  pours: z.array(pourSchema).min(1).max(26),
+  note: z.string().max(4000),
+});
+
+export const PLAN_FILE_FORMAT = 'idle-tallow/plan';
+export const PLAN_FILE_VERSION = 1;
+
+/** A plan with the mold and the materials it names: all that is needed to make its sheet anywhere. */
+export const planFileSchema = z
+  .strictObject({
+    format: z.literal(PLAN_FILE_FORMAT),
+    version: z.literal(PLAN_FILE_VERSION),
+    plan: planSchema,
+    mold: moldSchema,
+    materials: z.array(materialSchema).min(1).max(500),
+  })
+  .superRefine((file, context) => {
+    const issue = (path: (string | number)[], message: string) =>
+      context.addIssue({ code: 'custom', path, message });
+    if (file.mold.id !== file.plan.moldId) {
+      issue(['plan', 'moldId'], `names the mold “${file.plan.moldId}”, which is not the one in this file.`);
+    }
+    const kinds = new Map(file.materials.map((material) => [material.id, material.kind]));
+    if (kinds.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
+    file.plan.pours.forEach((pour, pourIndex) => {
+      const path = ['plan', 'pours', pourIndex];
+      if (kinds.get(pour.baseId) !== 'base') {
+        issue([...path, 'baseId'], `“${pour.baseId}” is not a base among the materials of this file.`);
+      }
+      pour.doses.forEach((dose, doseIndex) => {
+        const kind = kinds.get(dose.materialId);
+        if (kind === undefined || kind === 'base') {
+          issue(
+            [...path, 'doses', doseIndex, 'materialId'],
+            `“${dose.materialId}” is not a material that can be dosed among those of this file.`,
+          );
+        }
+      });
+    });
+  });
+
+export type Use = (typeof USES)[number];
+export type Dose = z.infer<typeof doseSchema>;
+export type Pour = z.infer<typeof pourSchema>;
+export type Plan = z.infer<typeof planSchema>;
+export type PlanFile = z.infer<typeof planFileSchema>;
+
+/** What a dose's text means, or null when it cannot be read. */
+export function doseMeaning(text: string): Quantity | null {
+  const parsed = parseQuantity(text);
+  return parsed.success ? parsed.data : null;
+}
+
+/** A dose of a material from what was typed. */
+export function dose(materialId: string, text: string): Dose {
+  return { materialId, text, means: doseMeaning(text) };
+}
+
+/** Letter of a pour by its place: A for the first. */
+export function pourLetter(pourIndex: number): string {
+  return String.fromCharCode('A'.charCodeAt(0) + pourIndex);
+}
+
+/** Last digits may differ between writers of numbers; what is measured does not. */
+const SAME_WITHIN = 1e-9;
+
+function sameQuantity(one: Quantity | null, other: Quantity | null): boolean {
+  if (one === null || other === null) return one === other;
+  if (one.kind !== other.kind) return false;
+  const [first, second] = [amount(one), amount(other)];
+  return Math.abs(first - second) <= SAME_WITHIN * Math.max(first, second);
+}
+
+function amount(quantity: Quantity): number {
+  switch (quantity.kind) {
+    case 'mass':
+      return quantity.massG;
+    case 'volume':
+      return quantity.volumeMl;
+    case 'drops':
+      return quantity.drops;
+    case 'ofBase':
+      return quantity.fractionOfBase;
+  }
+}

@@ -1,0 +1,42 @@
+import { writeQuantity } from '../units/writeQuantity';
+import { type Dose, dose, type Plan } from './plan';
+
+/** True for a dose of a fixed amount, which does not follow the base by itself. */
+export function isFixedDose({ means }: Dose): boolean {
+  return means !== null && means.kind !== 'ofBase';
+}
+
+/**
+ * The same bar in another number: shares stay as they were typed, fixed doses are written anew in proportion.
+ *
+ * @param pieces a whole number of at least one
+ */
+export function scalePlan(plan: Plan, pieces: number): Plan {
+  if (!(Number.isInteger(pieces) && pieces >= 1))
+    throw new RangeError('pieces must be a whole number from 1');
+  return { ...scaleFixedDoses(plan, pieces / plan.pieces), pieces };
+}
+
+/** Multiplies every fixed dose, and leaves the number of pieces alone. */
+export function scaleFixedDoses(plan: Plan, factor: number): Plan {
+  return {
+    ...plan,
+    pours: plan.pours.map((pour) => ({
+      ...pour,
+      doses: pour.doses.map((each) => scaleDose(each, factor)),
+    })),
+  };
+}
+
+function scaleDose(each: Dose, factor: number): Dose {
+  const { means, materialId } = each;
+  if (means === null || means.kind === 'ofBase' || factor === 1) return each;
+  switch (means.kind) {
+    case 'mass':
+      return dose(materialId, writeQuantity({ kind: 'mass', massG: means.massG * factor }));
+    case 'volume':
+      return dose(materialId, writeQuantity({ kind: 'volume', volumeMl: means.volumeMl * factor }));
+    case 'drops':
+      return dose(materialId, writeQuantity({ kind: 'drops', drops: means.drops * factor }));
+  }
+}

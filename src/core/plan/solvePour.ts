@@ -1,0 +1,34 @@
+import type { RecipePour } from './recipe';
+
+/**
+ * What a pour's doses do to its jug, as four sums. With base weight B:
+ * volume = B · volumePerBaseG + fixedMl, mass = B · massPerBaseG + fixedG.
+ */
+export interface PourSums {
+  /** mL in the jug for each gram of base: the base and every dose that is a share of it. */
+  volumePerBaseG: number;
+  /** g in the jug for each gram of base. */
+  massPerBaseG: number;
+  /** mL and g of the doses that do not grow with the base. */
+  fixedMl: number;
+  fixedG: number;
+}
+
+export function pourSums(pour: RecipePour): PourSums {
+  const sums = { volumePerBaseG: 1 / pour.baseDensityGPerMl, massPerBaseG: 1, fixedMl: 0, fixedG: 0 };
+  for (const { amount, densityGPerMl } of pour.doses) {
+    if (amount.by === 'share') {
+      sums.volumePerBaseG += amount.fractionOfBase / densityGPerMl;
+      sums.massPerBaseG += amount.fractionOfBase;
+    } else {
+      sums.fixedMl += amount.massG / densityGPerMl;
+      sums.fixedG += amount.massG;
+    }
+  }
+  return sums;
+}
+
+/** Base weight, g, with which base and additions together take up `jugVolumeMl`; negative when they can't. */
+export function baseMassForVolume(sums: PourSums, jugVolumeMl: number): number {
+  return (jugVolumeMl - sums.fixedMl) / sums.volumePerBaseG;
+}

@@ -1,0 +1,7 @@
+declare module 'js-quantities' {
+  interface Qty {
+    to(unit: string): Qty;
+    scalar: number;
+  }
+  export default function Qty(value: number, unit: string): Qty;
+}
