@@ -3,5 +3,5 @@ declare module 'js-quantities' {
     to(unit: string): Qty;
     scalar: number;
   }
-  export default function Qty(value: number, unit: string): Qty;
+  export default function qty(value: number, unit: string): Qty;
 }

@@ -78,6 +78,14 @@ export const materialSchema = z.discriminatedUnion('kind', [
   additiveSchema,
 ]);
 
+/** A record that has no id yet. */
+export const newMaterialSchema = z.discriminatedUnion('kind', [
+  baseSchema.omit({ id: true }),
+  fragranceSchema.omit({ id: true }),
+  colorantSchema.omit({ id: true }),
+  additiveSchema.omit({ id: true }),
+]);
+
 export type Base = z.infer<typeof baseSchema>;
 /** Anything that is dosed into a base. */
 export type DosedMaterial = z.infer<typeof dosedMaterialSchema>;

@@ -30,5 +30,8 @@ export const moldSchema = z.strictObject({
   note: z.string().max(2000),
 });
 
+/** A record that has no id yet. */
+export const newMoldSchema = moldSchema.omit({ id: true });
+
 export type Shape = z.infer<typeof shapeSchema>;
 export type Mold = z.infer<typeof moldSchema>;

@@ -72,6 +72,8 @@ test('an event that cannot be is refused with a code', () => {
   assert.equal(refuse(fresh, { type: 'weighed', stepId: 'A/melt', massG: 1 }), 'not-a-weighing');
   assert.equal(refuse(fresh, { type: 'undone', stepId: 'A/melt' }), 'not-done-yet');
   assert.equal(refuse(fresh, finish), 'steps-are-open');
+  const base: RunEvent = { type: 'weighed', stepId: 'A/base', massG: 900 };
+  assert.equal(refuse(after(base), base), 'already-done');
   assert.equal(refuse(after(...everyStep), finish), 'taken');
   assert.equal(refuse(after(...everyStep, finish), { type: 'undone', stepId: 'A/melt' }), 'run-has-ended');
 });

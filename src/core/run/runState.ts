@@ -25,6 +25,7 @@ export type RunFault =
   | { code: 'not-a-weighing'; stepId: string }
   | { code: 'needs-a-weight'; stepId: string }
   | { code: 'not-done-yet'; stepId: string }
+  | { code: 'already-done'; stepId: string }
   | { code: 'steps-are-open'; open: number };
 
 /** Where a run stands: its events told over its frozen sheet. */
@@ -95,7 +96,9 @@ export function checkEvent(run: Pick<Run, 'sheet' | 'events'>, event: RunEvent):
   const weighs = step.plannedG !== null;
   if (event.type === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', stepId: step.id });
   if (event.type === 'done' && weighs) return fail({ code: 'needs-a-weight', stepId: step.id });
-  if (event.type === 'undone' && step.doneAt === null) return fail({ code: 'not-done-yet', stepId: step.id });
+  const isDone = step.doneAt !== null;
+  if (event.type === 'undone' && !isDone) return fail({ code: 'not-done-yet', stepId: step.id });
+  if (event.type !== 'undone' && isDone) return fail({ code: 'already-done', stepId: step.id });
   return ok(event);
 }
 

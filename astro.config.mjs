@@ -1,0 +1,32 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  devToolbar: { enabled: false },
+  server: { host: '127.0.0.1' },
+  // The middleware compares Origin and Host itself, for JSON bodies too.
+  security: { checkOrigin: false, allowedDomains: [{ hostname: 'localhost' }, { hostname: '127.0.0.1' }] },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data: blob:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "object-src 'none'",
+        "base-uri 'none'",
+        "form-action 'self'",
+        "frame-ancestors 'none'",
+      ],
+    },
+  },
+  vite: {
+    plugins: [tailwindcss()],
+    ssr: { external: ['better-sqlite3'] },
+  },
+});

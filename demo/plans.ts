@@ -1,0 +1,87 @@
+import { dose, type Plan } from '../src/core/plan/plan';
+
+// Invented plans that one pour can hold.
+
+function onePour(
+  name: string,
+  use: Plan['use'],
+  moldId: string,
+  pieces: number,
+  fillFraction: number,
+  baseId: string,
+  doses: [materialId: string, text: string][],
+  note = '',
+): Plan {
+  return {
+    name,
+    use,
+    moldId,
+    pieces,
+    fillFraction,
+    jugLossFraction: 0.03,
+    note,
+    pours: [
+      {
+        baseId,
+        size: { by: 'parts', parts: 1 },
+        doses: doses.map(([materialId, text]) => dose(materialId, text)),
+      },
+    ],
+  };
+}
+
+export const TINSMITH = onePour(
+  'Tinsmith’s Bar',
+  'hands',
+  'slab-six',
+  12,
+  0.95,
+  'hold',
+  [
+    ['slate-mica', '0.4 %'],
+    ['bay-rope', '2 %'],
+    ['olive-grit', '8 %'],
+  ],
+  'Stir the grit on until the base thickens, then pour at once.',
+);
+
+export const NETTLE_AND_LIME = onePour(
+  'Nettle & Lime Head Bar',
+  'hair',
+  'puck-eight',
+  8,
+  0.95,
+  'softwater',
+  [
+    ['oat-protein', '0.8 %'],
+    ['panthenol', '0.6 %'],
+    ['nettle-extract', '2 mL'],
+    ['lime-peel', '1 %'],
+  ],
+  'Mix protein, panthenol and nettle in one beaker first.',
+);
+
+export const BARE_FACE = onePour(
+  'Bare Face',
+  'face',
+  'puck-eight',
+  8,
+  0.9,
+  'softwater',
+  [],
+  'Nothing in it, on purpose.',
+);
+
+export const ROPEWALK = onePour(
+  'Ropewalk Guest Pebbles',
+  'gift',
+  'pebble-24',
+  72,
+  0.96,
+  'drystone',
+  [
+    ['quay-blue', '24 drops'],
+    ['harbour-mist', '0.9 oz'],
+  ],
+  'For the bell-ringers’ fair. Three rounds of the tray.',
+);

@@ -1,0 +1,116 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { filesBelow } from './testFiles.mjs';
+
+export const projectFolder = dirname(dirname(fileURLToPath(import.meta.url)));
+const require = createRequire(import.meta.url);
+
+/**
+ * Ends the process with one sentence for a person.
+ *
+ * @param {string} sentence
+ * @returns {never}
+ */
+export function stopWith(sentence) {
+  console.error(sentence);
+  process.exit(1);
+}
+
+export function checkNode() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 10)) {
+    stopWith(
+      `Idle Tallow needs Node.js 20.10 or newer, and this is ${process.versions.node}. Install a newer one and run this again.`,
+    );
+  }
+}
+
+/** Installs exactly what the lock file names, when it is not there yet. */
+export function ensureInstalled() {
+  const lock = hashOf([join(projectFolder, 'package-lock.json')]);
+  const mark = join(projectFolder, 'node_modules', '.installed-from');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock && databaseLoads()) return;
+  console.log('Installing what Idle Tallow is built from. The first time takes a few minutes …');
+  const env = {
+    ...process.env,
+    // Node's own headers where the system ships them, so that nothing more is fetched to compile.
+    ...(existsSync('/usr/include/node/node.h') ? { npm_config_nodedir: '/usr' } : {}),
+    PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
+  };
+  const done = run(npmCommand, ['ci', '--include=dev', '--loglevel=error'], { env });
+  if (done.status !== 0) stopWith(whyNotInstalled(done.stderr));
+  if (!databaseLoads()) stopWith(whyNotInstalled('better-sqlite3'));
+  writeFileSync(mark, lock);
+}
+
+function databaseLoads() {
+  const { status } = spawnSync(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:')"], {
+    cwd: projectFolder,
+    stdio: 'ignore',
+  });
+  return status === 0;
+}
+
+/** @param {string} output */
+function whyNotInstalled(output) {
+  const missing = ['make', 'g++', 'python3'].filter(
+    (tool) => spawnSync(tool, ['--version'], { stdio: 'ignore' }).error,
+  );
+  if (missing.length > 0 && /better-sqlite3|node-gyp|gyp/i.test(output)) {
+    return `The database has to be compiled here, and ${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} missing. On Debian: apt-get install build-essential python3. Then run this again.`;
+  }
+  const last = output.trim().split('\n').slice(-3).join(' ');
+  return `npm ci did not finish. Look at its words, mend it, and run this again: ${last}`;
+}
+
+/** Builds when the sources are not the ones the last build was made from. */
+export function ensureBuilt() {
+  const sources = [
+    ...['package-lock.json', 'astro.config.mjs', 'tsconfig.json'].map((name) => join(projectFolder, name)),
+    ...filesBelow([join(projectFolder, 'src'), join(projectFolder, 'public')], ''),
+  ];
+  const stamp = hashOf(sources);
+  const mark = join(projectFolder, 'dist', '.built-from');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;
+  console.log('Building the pages …');
+  const astro = join(dirname(require.resolve('astro/package.json')), 'astro.js');
+  const done = run(process.execPath, [astro, 'build', '--silent'], {
+    env: {
+      ...process.env,
+      ASTRO_TELEMETRY_DISABLED: '1',
+      ASTRO_DISABLE_UPDATE_CHECK: 'true',
+      NODE_ENV: 'production',
+    },
+  });
+  if (done.status !== 0) stopWith(`The build failed. Its words: ${done.stderr.trim() || done.stdout.trim()}`);
+  mkdirSync(dirname(mark), { recursive: true });
+  writeFileSync(mark, stamp);
+}
+
+const npmCommand = process.platform === 'win32' ? 'npm.cmd' : 'npm';
+
+/**
+ * @param {string} command
+ * @param {string[]} words
+ * @param {{ env?: NodeJS.ProcessEnv }} [options]
+ */
+function run(command, words, { env = process.env } = {}) {
+  const done = spawnSync(command, words, { cwd: projectFolder, env, encoding: 'utf8', maxBuffer: 1e8 });
+  return {
+    status: done.status,
+    stdout: done.stdout ?? '',
+    stderr: `${done.stderr ?? ''}${done.error?.message ?? ''}`,
+  };
+}
+
+/** @param {string[]} paths */
+function hashOf(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths)
+    hash.update(path.slice(projectFolder.length)).update('\0').update(readFileSync(path)).update('\0');
+  return hash.digest('hex');
+}

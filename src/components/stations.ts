@@ -1,0 +1,11 @@
+import { BookOpenText, Box, FlaskConical, House, Scale, SquareStack } from 'lucide-react';
+
+/** The stations that exist, in the order of the work. */
+export const STATIONS = [
+  { name: 'Today', href: '/', icon: House },
+  { name: 'Plans', href: '/plans', icon: SquareStack },
+  { name: 'Molds', href: '/molds', icon: Box },
+  { name: 'Shelf', href: '/shelf', icon: FlaskConical },
+  { name: 'Bench', href: '/bench', icon: Scale },
+  { name: 'Logbook', href: '/log', icon: BookOpenText },
+] as const;

@@ -1,0 +1,53 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import fc from 'fast-check';
+import { explainFigureFault, type FigureRule, parseFigure } from './parseFigure';
+import { parseMass } from './parseMass';
+
+const percent: FigureRule = { unit: '%', least: 5, most: 100 };
+const pieces: FigureRule = { unit: '', least: 1, most: 100_000, whole: true };
+
+const figure = (text: string, rule: FigureRule) => {
+  const parsed = parseFigure(text, rule);
+  return parsed.success ? parsed.data : parsed.error.code;
+};
+
+test('a field takes a bare number in its own unit, written in any way', () => {
+  assert.deepEqual(
+    ['95', '95 %', '95%', '12,5', '12 ½'].map((text) => figure(text, percent)),
+    [95, 95, 95, 12.5, 12.5],
+  );
+});
+
+test('and refuses the rest with a reason', () => {
+  assert.deepEqual(
+    ['', '-1', '101', '4', '95 g', 'NaN', '1e400', '1,250'].map((text) => figure(text, percent)),
+    [
+      'empty',
+      'negative',
+      'too-large',
+      'too-small',
+      'not-only-a-number',
+      'no-number',
+      'not-only-a-number',
+      'ambiguous-number',
+    ],
+  );
+  assert.equal(figure('2,5', pieces), 'not-whole');
+});
+
+test('no text makes a field throw', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary' }), (text) => {
+      const parsed = parseFigure(text, percent);
+      if (!parsed.success) assert.ok(explainFigureFault(parsed.error, percent).length > 5);
+    }),
+  );
+});
+
+test('a weight without a unit is in the unit of the scale', () => {
+  assert.deepEqual(parseMass('7,9', 'metric'), { success: true, data: 7.9 });
+  assert.deepEqual(parseMass('1', 'us'), { success: true, data: 28.349523125 });
+  assert.deepEqual(parseMass('1 oz', 'metric'), { success: true, data: 28.349523125 });
+  assert.equal(parseMass('2 %', 'metric').success, false);
+});

@@ -1,0 +1,62 @@
+import { fail, ok, type Result } from '../result';
+import { type NumberFault, parseNumber } from './parseNumber';
+
+/** What a field that has its unit printed beside it takes: a bare number within bounds. */
+export interface FigureRule {
+  /** The unit beside the field; it may be typed too. */
+  unit: string;
+  least: number;
+  most: number;
+  whole?: boolean;
+}
+
+export type FigureFault =
+  | NumberFault
+  | { code: 'empty' }
+  | { code: 'negative' }
+  | { code: 'not-only-a-number'; rest: string }
+  | { code: 'not-whole'; value: number }
+  | { code: 'too-small' }
+  | { code: 'too-large' };
+
+/**
+ * Reads the number of a field, in the field's own unit: `95`, `95 %`, `2,5`, `½`. Never throws.
+ *
+ * @example parseFigure('2,5 mm', { unit: 'mm', least: 1, most: 200 }) // { success: true, data: 2.5 }
+ */
+export function parseFigure(text: string, rule: FigureRule): Result<number, FigureFault> {
+  const typed = text.trim();
+  if (typed === '') return fail({ code: 'empty' });
+  if (/^[-−–]/.test(typed)) return fail({ code: 'negative' });
+  const number = parseNumber(typed.slice(0, 400));
+  if (!number.success) return number;
+  const rest = number.data.rest.trim();
+  if (rest !== '' && rest.toLowerCase() !== rule.unit.toLowerCase()) return fail({ code: 'not-only-a-number', rest });
+  const { value } = number.data;
+  if (rule.whole && !Number.isInteger(value)) return fail({ code: 'not-whole', value });
+  if (!(value >= rule.least)) return fail({ code: 'too-small' });
+  if (!(value <= rule.most)) return fail({ code: 'too-large' });
+  return ok(value);
+}
+
+/** What was wrong and what to write, in one sentence. */
+export function explainFigureFault(fault: FigureFault, { unit, least, most, whole }: FigureRule): string {
+  const between = `from ${least} to ${most}${unit ? ` ${unit}` : ''}`;
+  switch (fault.code) {
+    case 'empty':
+      return `Write ${whole ? 'a whole number' : 'a number'} ${between}.`;
+    case 'negative':
+    case 'too-small':
+    case 'too-large':
+      return `Must be ${between}.`;
+    case 'not-whole':
+      return `Must be a whole number ${between}.`;
+    case 'no-number':
+    case 'not-only-a-number':
+      return `Only a number${unit ? ` of ${unit}` : ''} goes here, ${between}.`;
+    case 'ambiguous-number':
+      return `Could be ${fault.readings[0]} or ${fault.readings[1]}. Write the one you mean.`;
+    case 'divided-by-zero':
+      return 'Divides by zero. Write the fraction again.';
+  }
+}

@@ -1,0 +1,56 @@
+import { defineMiddleware } from 'astro:middleware';
+import { problemOf } from './server/endpoint';
+import { Problem } from './server/problem';
+import { isTrustedHost, isTrustedOrigin } from './server/trustedHosts.mjs';
+
+/** Closed by default: only this machine's own pages are answered, and no other page may frame or sniff them. */
+export const onRequest = defineMiddleware(async ({ request, url }, next) => {
+  const host = request.headers.get('host');
+  if (!isTrustedHost(host))
+    return refusal('foreign-host', 'Idle Tallow only answers at 127.0.0.1 and localhost.');
+  if (
+    !isTrustedOrigin(request.headers.get('origin'), host) ||
+    request.headers.get('sec-fetch-site') === 'cross-site'
+  ) {
+    return refusal('foreign-origin', 'This request comes from another site, and was refused.');
+  }
+
+  const isApi = url.pathname === '/api' || url.pathname.startsWith('/api/');
+  let response: Response;
+  try {
+    response = await next();
+  } catch (error) {
+    if (!isApi) throw error;
+    response = problemOf(error).toResponse();
+  }
+  if (isApi && response.status >= 400 && !isProblem(response)) {
+    response = new Problem(
+      404,
+      'no-such-endpoint',
+      `Nothing answers ${request.method} ${url.pathname.slice(0, 100)}.`,
+    ).toResponse();
+  }
+  return hardened(response);
+});
+
+function isProblem(response: Response): boolean {
+  return response.headers.get('content-type') === 'application/problem+json';
+}
+
+function refusal(code: string, detail: string): Response {
+  return hardened(new Problem(403, code, detail).toResponse());
+}
+
+function hardened(response: Response): Response {
+  const { headers } = response;
+  headers.set('x-content-type-options', 'nosniff');
+  headers.set('x-frame-options', 'DENY');
+  headers.set('referrer-policy', 'no-referrer');
+  headers.set('cross-origin-opener-policy', 'same-origin');
+  headers.set('cross-origin-resource-policy', 'same-origin');
+  headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+  if (!headers.has('content-security-policy')) {
+    headers.set('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
+  }
+  return response;
+}

@@ -1,0 +1,14 @@
+import { z } from '../../../core/zod';
+import { endpoint } from '../../../server/endpoint';
+import { readJson } from '../../../server/readJson';
+import { startRun } from '../../../server/runs';
+import { workshop } from '../../../server/workshop';
+
+const startSchema = z.strictObject({ id: z.uuid(), planId: z.string().min(1).max(64) });
+
+export const GET = endpoint(() => ({ body: workshop().runs.open() }));
+
+export const POST = endpoint(async ({ request }) => {
+  const { id, planId } = await readJson(request, startSchema);
+  return { status: 201, body: startRun(workshop(), id, planId) };
+});

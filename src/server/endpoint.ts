@@ -1,0 +1,40 @@
+import type { APIContext, APIRoute } from 'astro';
+import { Problem } from './problem';
+
+/** What an endpoint answers: a value to be sent as JSON, with another status than 200 where it says so. */
+export interface Answer {
+  status?: number;
+  body: unknown;
+  headers?: Record<string, string>;
+}
+
+/** Wraps an endpoint's work: its value as JSON, its problem as problem details, anything else as a plain 500. */
+export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>): APIRoute {
+  return async (context) => {
+    try {
+      const { status = 200, body, headers } = await work(context);
+      return new Response(JSON.stringify(body), {
+        status,
+        headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers },
+      });
+    } catch (error) {
+      return problemOf(error).toResponse();
+    }
+  };
+}
+
+/** The problem an error stands for. What is not ours to explain is written to the log and told without details. */
+export function problemOf(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  console.error(error);
+  return new Problem(
+    500,
+    'internal',
+    'Something went wrong on our side. Nothing was saved. Try again; the server’s log has the details.',
+  );
+}
+
+/** A path parameter that the route always has. */
+export function param({ params }: APIContext, name: string): string {
+  return params[name] ?? '';
+}

@@ -1,0 +1,49 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Plan, PlanFile } from '../core/plan/plan';
+import type { StoredPlan } from '../db/plans';
+import type { RecordTable } from '../db/records';
+import { createPlan } from './plans';
+import type { Workshop } from './workshop';
+
+/**
+ * Takes a plan from a file, all of it or nothing. A mold or material that is here already, to the last figure,
+ * is used as it is; one that differs comes in beside it, so that neither plan's weights change.
+ */
+export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
+  const take = workshop.db.transaction(() => {
+    const moldId = bringIn(workshop, workshop.molds, file.mold);
+    const ids = new Map(
+      file.materials.map((material) => [material.id, bringIn(workshop, workshop.materials, material)]),
+    );
+    return createPlan(workshop, renamed(file.plan, moldId, ids));
+  });
+  return take();
+}
+
+/** The id under which the workshop now has this very record. */
+function bringIn<Item extends { id: string; name: string }>(
+  { now, newId }: Workshop,
+  table: RecordTable<Item>,
+  item: Item,
+): string {
+  const known = table.find(item.id);
+  if (known && isDeepStrictEqual(known.item, item)) return item.id;
+  const same = table.all().find((stored) => isDeepStrictEqual({ ...stored.item, id: item.id }, item));
+  if (same) return same.item.id;
+  const id = known ? newId() : item.id;
+  table.insert({ ...item, id }, now());
+  return id;
+}
+
+function renamed(plan: Plan, moldId: string, ids: ReadonlyMap<string, string>): Plan {
+  const idFor = (id: string) => ids.get(id) ?? id;
+  return {
+    ...plan,
+    moldId,
+    pours: plan.pours.map((pour) => ({
+      ...pour,
+      baseId: idFor(pour.baseId),
+      doses: pour.doses.map((dose) => ({ ...dose, materialId: idFor(dose.materialId) })),
+    })),
+  };
+}

@@ -1,0 +1,74 @@
+import type { Material } from '../core/materials/material';
+import {
+  PLAN_FILE_FORMAT,
+  PLAN_FILE_VERSION,
+  type Plan,
+  type PlanFile,
+  planFileSchema,
+} from '../core/plan/plan';
+import type { StoredPlan } from '../db/plans';
+import { invalidField, invalidFields, notFound } from './problem';
+import { conflict } from './records';
+import type { Workshop } from './workshop';
+
+/** The newest version of a plan, or the one that is asked for. */
+export function findPlan({ plans }: Workshop, id: string, version?: number): StoredPlan {
+  const versions = plans.versions(id);
+  const found = version === undefined ? versions[0] : versions.find((each) => each.version === version);
+  if (!found) throw notFound('plan', version === undefined ? id : `${id}, version ${version}`);
+  return found;
+}
+
+/**
+ * A plan with its mold and materials as the workshop has them now.
+ *
+ * @throws Problem 422 naming the field whose id the workshop does not know
+ */
+export function planFileOf({ molds, materials }: Workshop, plan: Plan): PlanFile {
+  const mold = molds.find(plan.moldId)?.item;
+  if (!mold)
+    throw invalidField('plan.moldId', `names the mold “${plan.moldId}”, which is not in the mold book`);
+  const ids = new Set(
+    plan.pours.flatMap((pour) => [pour.baseId, ...pour.doses.map((dose) => dose.materialId)]),
+  );
+  const found = [...ids].flatMap((id): Material[] => {
+    const stored = materials.find(id);
+    return stored ? [stored.item] : [];
+  });
+  const file = planFileSchema.safeParse(
+    { format: PLAN_FILE_FORMAT, version: PLAN_FILE_VERSION, plan, mold, materials: found },
+    { reportInput: true },
+  );
+  if (!file.success) throw invalidFields(file.error);
+  return file.data;
+}
+
+export function createPlan(workshop: Workshop, plan: Plan): StoredPlan {
+  planFileOf(workshop, plan);
+  const id = workshop.newId();
+  workshop.plans.insert(id, plan, workshop.now());
+  return findPlan(workshop, id);
+}
+
+/** Saves over the newest version, or as a new version when a run has used that one. */
+export function savePlan(workshop: Workshop, id: string, plan: Plan, revision: number): StoredPlan {
+  planFileOf(workshop, plan);
+  const before = findPlan(workshop, id);
+  const version = before.used ? before.version + 1 : before.version;
+  if (!workshop.plans.save(id, plan, version, before.used, revision, workshop.now())) {
+    throw conflict(plan, before.plan, before.revision);
+  }
+  return findPlan(workshop, id);
+}
+
+export function duplicatePlan(workshop: Workshop, id: string): StoredPlan {
+  const { plan } = findPlan(workshop, id);
+  return createPlan(workshop, { ...plan, name: copyName(plan.name) });
+}
+
+const LONGEST_NAME = 120;
+const COPY = ' (copy)';
+
+export function copyName(name: string): string {
+  return name.slice(0, LONGEST_NAME - COPY.length) + COPY;
+}

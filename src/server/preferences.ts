@@ -1,0 +1,32 @@
+import type { AstroCookies } from 'astro';
+import type { Showing, UnitSystem } from '../core/units/showQuantity';
+
+export const THEMES = ['enamel-day', 'enamel-night'] as const;
+
+/** How this browser shows things: its own locale, and the units and theme that were chosen in it. */
+export interface Preferences {
+  showing: Showing;
+  /** undefined: as the system says. */
+  theme: (typeof THEMES)[number] | undefined;
+}
+
+export function preferencesOf(request: Request, cookies: AstroCookies): Preferences {
+  const system: UnitSystem = cookies.get('units')?.value === 'us' ? 'us' : 'metric';
+  const chosen = cookies.get('theme')?.value;
+  return {
+    showing: { system, locale: localeOf(request.headers.get('accept-language')) },
+    theme: THEMES.find((theme) => theme === chosen),
+  };
+}
+
+const FALLBACK_LOCALE = 'en-GB';
+
+/** The first tag of an Accept-Language header that this server can format for. */
+function localeOf(accepted: string | null): string {
+  const tag = accepted?.split(',')[0]?.split(';')[0]?.trim() ?? '';
+  try {
+    return Intl.NumberFormat.supportedLocalesOf(tag)[0] ?? FALLBACK_LOCALE;
+  } catch {
+    return FALLBACK_LOCALE;
+  }
+}

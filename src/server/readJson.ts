@@ -1,0 +1,65 @@
+import type { z } from '../core/zod';
+import { invalidFields, Problem } from './problem';
+
+/** No plan, record or event comes near it. */
+const LARGEST_BODY_BYTES = 1_000_000;
+
+/**
+ * The request's body, checked by a schema.
+ *
+ * @throws Problem 413, 415, 400 or 422
+ */
+export async function readJson<Schema extends z.ZodType>(
+  request: Request,
+  schema: Schema,
+): Promise<z.infer<Schema>> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!/^application\/(?:[\w.+-]+\+)?json\b/i.test(type)) {
+    throw new Problem(415, 'not-json', 'Send the body as application/json.');
+  }
+  const parsed = schema.safeParse(parseJson(await readText(request)), { reportInput: true });
+  if (!parsed.success) throw invalidFields(parsed.error);
+  return parsed.data;
+}
+
+/** Counts while it reads: a content-length is only a promise. */
+async function readText(request: Request): Promise<string> {
+  const tooLarge = new Problem(
+    413,
+    'too-large',
+    `The body is over ${LARGEST_BODY_BYTES / 1000} kB. Nothing was saved. Send less at once.`,
+  );
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY_BYTES) throw tooLarge;
+  if (request.body === null) return '';
+  const decoder = new TextDecoder('utf-8', { fatal: true });
+  let bytes = 0;
+  let text = '';
+  try {
+    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+      bytes += chunk.byteLength;
+      if (bytes > LARGEST_BODY_BYTES) throw tooLarge;
+      text += decoder.decode(chunk, { stream: true });
+    }
+    return text + decoder.decode();
+  } catch (error) {
+    if (error instanceof Problem) throw error;
+    throw new Problem(
+      400,
+      'not-utf-8',
+      'The body is not text in UTF-8. Save the file as UTF-8 and send it again.',
+    );
+  }
+}
+
+function parseJson(text: string): unknown {
+  if (text.trim() === '') throw new Problem(400, 'empty-body', 'The body is empty. Send one JSON value.');
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch {
+    throw new Problem(
+      400,
+      'broken-json',
+      'The body is not whole JSON: it may have been cut off. Nothing was saved.',
+    );
+  }
+}

@@ -1,0 +1,67 @@
+import { accessSync, constants, mkdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import type Database from 'better-sqlite3';
+import type { Material } from '../core/materials/material';
+import type { Mold } from '../core/molds/mold';
+import { openDatabase } from '../db/connection';
+import { NewerDatabaseError } from '../db/migrate';
+import { planTable } from '../db/plans';
+import { recordTable } from '../db/records';
+import { runTable } from '../db/runs';
+import { Problem } from './problem';
+
+/** Everything a use case works on: the tables, and the time as ISO 8601. */
+export interface Workshop {
+  db: Database.Database;
+  materials: ReturnType<typeof recordTable<Material>>;
+  molds: ReturnType<typeof recordTable<Mold>>;
+  plans: ReturnType<typeof planTable>;
+  runs: ReturnType<typeof runTable>;
+  now(): string;
+  newId(): string;
+}
+
+export const DATABASE_FILE = 'workshop.sqlite';
+
+/** Opens the workshop in a data folder, made when it is not there; `:memory:` keeps nothing. */
+export function openWorkshop(dataFolder: string, now = () => new Date().toISOString()): Workshop {
+  const inMemory = dataFolder === ':memory:';
+  if (!inMemory) mkdirSync(dataFolder, { recursive: true });
+  const db = openDatabase(inMemory ? dataFolder : join(dataFolder, DATABASE_FILE));
+  return {
+    db,
+    materials: recordTable<Material>(db, 'materials'),
+    molds: recordTable<Mold>(db, 'molds'),
+    plans: planTable(db),
+    runs: runTable(db),
+    now,
+    newId: () => crypto.randomUUID(),
+  };
+}
+
+let opened: Workshop | undefined;
+
+/**
+ * The workshop this process serves, opened at its first use and closed when the process ends.
+ *
+ * @throws Problem 503 in one sentence when the folder or the file can't be used
+ */
+export function workshop(): Workshop {
+  if (opened) return opened;
+  const folder = resolve(process.env['TALLOW_DATA'] ?? 'data/workshop');
+  try {
+    opened = openWorkshop(folder);
+    accessSync(folder, constants.W_OK);
+  } catch (error) {
+    if (error instanceof NewerDatabaseError) throw new Problem(503, 'newer-database', error.message);
+    console.error(error);
+    throw new Problem(
+      503,
+      'data-folder',
+      `The data folder ${folder} can't be written. Choose another with --data.`,
+    );
+  }
+  const { db } = opened;
+  process.once('exit', () => db.close());
+  return opened;
+}
