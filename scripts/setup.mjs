@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { filesBelow } from './testFiles.mjs';
+import { filesBelow } from './files.mjs';
 
 export const projectFolder = dirname(dirname(fileURLToPath(import.meta.url)));
 const require = createRequire(import.meta.url);

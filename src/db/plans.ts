@@ -1,18 +1,6 @@
 import type Database from 'better-sqlite3';
 import type { Plan } from '../core/plan/plan';
-
-/** One version of a plan, as it is kept. */
-export interface StoredPlan {
-  id: string;
-  version: number;
-  latestVersion: number;
-  /** Counts the saves of the whole plan, over all its versions. */
-  revision: number;
-  changedAt: string;
-  /** A run has used this version, so it stays as it is. */
-  used: boolean;
-  plan: Plan;
-}
+import type { StoredPlan } from '../core/plan/storedPlan';
 
 interface Row {
   id: string;

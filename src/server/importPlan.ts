@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Plan, PlanFile } from '../core/plan/plan';
-import type { StoredPlan } from '../db/plans';
+import type { StoredPlan } from '../core/plan/storedPlan';
 import type { RecordTable } from '../db/records';
 import { createPlan } from './plans';
 import type { Workshop } from './workshop';

@@ -6,7 +6,7 @@ import {
   type PlanFile,
   planFileSchema,
 } from '../core/plan/plan';
-import type { StoredPlan } from '../db/plans';
+import type { StoredPlan } from '../core/plan/storedPlan';
 import { invalidField, invalidFields, notFound } from './problem';
 import { conflict } from './records';
 import type { Workshop } from './workshop';

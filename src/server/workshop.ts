@@ -48,7 +48,7 @@ let opened: Workshop | undefined;
  */
 export function workshop(): Workshop {
   if (opened) return opened;
-  const folder = resolve(process.env['TALLOW_DATA'] ?? 'data/workshop');
+  const folder = resolve(process.env.TALLOW_DATA ?? 'data/workshop');
   try {
     opened = openWorkshop(folder);
     accessSync(folder, constants.W_OK);

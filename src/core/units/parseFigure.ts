@@ -31,7 +31,8 @@ export function parseFigure(text: string, rule: FigureRule): Result<number, Figu
   const number = parseNumber(typed.slice(0, 400));
   if (!number.success) return number;
   const rest = number.data.rest.trim();
-  if (rest !== '' && rest.toLowerCase() !== rule.unit.toLowerCase()) return fail({ code: 'not-only-a-number', rest });
+  if (rest !== '' && rest.toLowerCase() !== rule.unit.toLowerCase())
+    return fail({ code: 'not-only-a-number', rest });
   const { value } = number.data;
   if (rule.whole && !Number.isInteger(value)) return fail({ code: 'not-whole', value });
   if (!(value >= rule.least)) return fail({ code: 'too-small' });

@@ -6,7 +6,9 @@ import { massUnit, type UnitSystem } from './showQuantity';
 export function parseMass(text: string, system: UnitSystem): Result<number, QuantityFault> {
   const own = parseQuantity(text, ['mass']);
   const parsed =
-    !own.success && own.error.code === 'no-unit' ? parseQuantity(`${text} ${massUnit(system)}`, ['mass']) : own;
+    !own.success && own.error.code === 'no-unit'
+      ? parseQuantity(`${text} ${massUnit(system)}`, ['mass'])
+      : own;
   if (!parsed.success) return parsed;
   return ok(parsed.data.kind === 'mass' ? parsed.data.massG : 0);
 }

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import type { Run, RunEvent, Verdict } from '../../core/run/run';
+import { VERDICTS } from '../../core/run/run';
+import { runState } from '../../core/run/runState';
+import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { type Showing, showMass } from '../../core/units/showQuantity';
+import { VERDICT_NAMES } from '../shared/names';
+
+interface Props {
+  run: Run;
+  showing: Showing;
+  sending: boolean;
+  onFinish(event: RunEvent): void;
+}
+
+const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
+
+/** Everything is ticked: how it came out, and into the Logbook. */
+export function FinishForm({ run, showing, sending, onFinish }: Props) {
+  const [verdict, setVerdict] = useState<Verdict>('good');
+  const [pieces, setPieces] = useState(String(run.sheet.pieces));
+  const [note, setNote] = useState('');
+  const parsed = parseFigure(pieces, PIECES);
+  const weighedG = runState(run).steps.reduce((sum, step) => sum + (step.actualG ?? 0), 0);
+
+  return (
+    <form
+      className="plate flex flex-1 flex-col gap-4 overflow-y-auto p-6"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (parsed.success)
+          onFinish({ type: 'finished', verdict, goodPieces: parsed.data, note: note.trim() });
+      }}
+    >
+      <h2 className="text-2xl font-semibold">Everything is ticked</h2>
+      <p className="text-lg">
+        {showMass(weighedG, showing)} went into the jug; {showMass(run.sheet.totals.jugG, showing)} was
+        planned.
+      </p>
+      <fieldset>
+        <legend className="mb-1 text-lg font-semibold">How did it come out?</legend>
+        <div className="flex flex-wrap gap-3">
+          {VERDICTS.map((each) => (
+            <label
+              key={each}
+              className={`border-primary flex min-h-16 min-w-32 cursor-pointer items-center gap-3 rounded-lg border-2 px-4 text-xl ${verdict === each ? 'live' : ''}`}
+            >
+              <input
+                type="radio"
+                name="verdict"
+                className="radio"
+                value={each}
+                checked={verdict === each}
+                onChange={() => setVerdict(each)}
+              />
+              {VERDICT_NAMES[each]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div>
+        <label htmlFor="good-pieces" className="text-lg font-semibold">
+          Good pieces
+        </label>
+        <div className="flex items-center gap-3">
+          <input
+            id="good-pieces"
+            className={`input h-14 w-32 text-2xl ${parsed.success ? '' : 'input-error'}`}
+            inputMode="numeric"
+            autoComplete="off"
+            value={pieces}
+            aria-invalid={!parsed.success}
+            aria-describedby="good-pieces-says"
+            onChange={({ target }) => setPieces(target.value)}
+          />
+          <span id="good-pieces-says" className={parsed.success ? 'quiet' : 'text-error'}>
+            {parsed.success ? `of ${run.sheet.pieces} planned` : explainFigureFault(parsed.error, PIECES)}
+          </span>
+        </div>
+      </div>
+      <div>
+        <label htmlFor="run-note" className="text-lg font-semibold">
+          Note: what to change next time
+        </label>
+        <textarea
+          id="run-note"
+          className="textarea w-full text-lg"
+          rows={3}
+          maxLength={4000}
+          value={note}
+          onChange={({ target }) => setNote(target.value)}
+        />
+      </div>
+      <button
+        type="submit"
+        className="btn btn-primary mt-auto h-24 text-3xl"
+        disabled={sending || !parsed.success}
+      >
+        {sending ? 'Recording …' : 'Into the Logbook'}
+      </button>
+    </form>
+  );
+}

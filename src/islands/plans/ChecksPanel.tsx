@@ -1,0 +1,68 @@
+import { CircleCheck, Info, OctagonX, TriangleAlert } from 'lucide-react';
+import type { Finding, Severity } from '../../core/checks/finding';
+import { sayFinding } from '../../core/checks/review';
+import type { Showing } from '../../core/units/showQuantity';
+
+interface Props {
+  findings: Finding[];
+  showing: Showing;
+  onMend(finding: Finding): void;
+}
+
+const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }> = {
+  stop: { icon: OctagonX, word: 'Stop', colour: 'text-error' },
+  caution: { icon: TriangleAlert, word: 'Caution', colour: 'text-warning' },
+  note: { icon: Info, word: 'Note', colour: 'text-info' },
+};
+
+/** Everything that was found about the plan, gravest first. */
+export function ChecksPanel({ findings, showing, onMend }: Props) {
+  return (
+    <section className="plate flex min-h-0 flex-1 flex-col p-3" aria-labelledby="checks-title">
+      <h2 id="checks-title" className="font-semibold">
+        Checks
+      </h2>
+      {findings.length === 0 ? (
+        <p className="mt-1 flex items-center gap-2">
+          <CircleCheck size={20} className="text-success shrink-0" aria-hidden="true" />
+          Within every limit the shelf knows.
+        </p>
+      ) : (
+        <ul
+          className="mt-1 flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto"
+          aria-live="polite"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by key
+          tabIndex={0}
+        >
+          {findings.map((finding) => {
+            const { title, reason, mendLabel } = sayFinding(finding, showing);
+            const { icon: Icon, word, colour } = LOOK[finding.severity];
+            return (
+              <li
+                key={`${finding.code} ${finding.pourIndex} ${finding.about} ${finding.doseIndexes}`}
+                className="border-base-300 border-t pt-2 first:border-0 first:pt-0"
+              >
+                <p className="flex gap-2 text-sm leading-tight font-semibold">
+                  <Icon size={18} className={`${colour} shrink-0`} aria-hidden="true" />
+                  <span>
+                    <span className={colour}>{word}:</span> {title}
+                  </span>
+                </p>
+                <p className="quiet ml-6.5 text-xs">{reason}</p>
+                {finding.mend && (
+                  <button
+                    type="button"
+                    className="btn btn-sm btn-outline btn-primary mt-1 ml-6.5 min-h-11"
+                    onClick={() => onMend(finding)}
+                  >
+                    {mendLabel}
+                  </button>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </section>
+  );
+}

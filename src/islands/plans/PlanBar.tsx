@@ -1,0 +1,232 @@
+import { Copy, Download, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
+import { type ReactNode, useEffect, useState } from 'react';
+import type { Mold } from '../../core/molds/mold';
+import { type Plan, USES, type Use } from '../../core/plan/plan';
+import type { StoredPlan } from '../../core/plan/storedPlan';
+import { FigureField } from '../shared/FigureField';
+import { USE_NAMES } from '../shared/names';
+import type { SaveState } from './useAutosave';
+
+interface Props {
+  plan: Plan;
+  saved: StoredPlan;
+  molds: Mold[];
+  saveState: SaveState;
+  stopped: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+  onEdit(plan: Plan, about: string): void;
+  onUndo(): void;
+  onRedo(): void;
+  onDuplicate(): void;
+  onPrint(): void;
+  onExport(): void;
+  onBench(): Promise<void>;
+}
+
+const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
+const FILL = { unit: '%', least: 5, most: 100 };
+const LOSS = { unit: '%', least: 0, most: 50 };
+
+export function PlanBar(props: Props) {
+  const { plan, molds, onEdit } = props;
+  return (
+    <header className="plate flex flex-wrap items-start gap-x-2 gap-y-1 px-3 py-1.5">
+      <NameField name={plan.name} onChange={(name) => onEdit({ ...plan, name }, 'name')} />
+      <Choice
+        label="For"
+        value={plan.use}
+        className="w-31"
+        onChange={(use) => onEdit({ ...plan, use: use as Use }, 'use')}
+      >
+        {USES.map((use) => (
+          <option key={use} value={use}>
+            {USE_NAMES[use]}
+          </option>
+        ))}
+      </Choice>
+      <Choice
+        label="Mold"
+        value={plan.moldId}
+        className="w-33"
+        onChange={(moldId) => onEdit({ ...plan, moldId }, 'mold')}
+      >
+        {molds.map((mold) => (
+          <option key={mold.id} value={mold.id}>
+            {mold.name}
+          </option>
+        ))}
+      </Choice>
+      <FigureField
+        label="Pieces"
+        className="w-14"
+        value={plan.pieces}
+        rule={PIECES}
+        onChange={(pieces) => onEdit({ ...plan, pieces }, 'pieces')}
+      />
+      <FigureField
+        label="Fill"
+        className="w-18"
+        value={plan.fillFraction * 100}
+        rule={FILL}
+        onChange={(percent) => onEdit({ ...plan, fillFraction: percent / 100 }, 'fill')}
+      />
+      <FigureField
+        label="Stays in jug"
+        className="w-18"
+        value={plan.jugLossFraction * 100}
+        rule={LOSS}
+        onChange={(percent) => onEdit({ ...plan, jugLossFraction: percent / 100 }, 'loss')}
+      />
+      <Actions {...props} />
+    </header>
+  );
+}
+
+function Actions({ saved, saveState, stopped, canUndo, canRedo, ...on }: Props) {
+  return (
+    <div className="ml-auto flex flex-wrap items-center self-center">
+      <SavedLine state={saveState} saved={saved} />
+      <IconButton label="Undo" disabled={!canUndo} onClick={on.onUndo}>
+        <Undo2 size={20} />
+      </IconButton>
+      <IconButton label="Redo" disabled={!canRedo} onClick={on.onRedo}>
+        <Redo2 size={20} />
+      </IconButton>
+      <IconButton label="Duplicate" onClick={on.onDuplicate}>
+        <Copy size={20} />
+      </IconButton>
+      <IconButton label="Save as a file" onClick={on.onExport}>
+        <Download size={20} />
+      </IconButton>
+      <IconButton label="Bench sheet, to print" onClick={on.onPrint}>
+        <Printer size={20} />
+      </IconButton>
+      <BenchButton stopped={stopped} onBench={on.onBench} />
+    </div>
+  );
+}
+
+function BenchButton({ stopped, onBench }: { stopped: boolean; onBench(): Promise<void> }) {
+  const [busy, setBusy] = useState(false);
+  return (
+    <button
+      type="button"
+      className="btn btn-primary ml-1 px-3"
+      disabled={stopped || busy}
+      title={stopped ? 'A stop among the checks keeps this plan from the bench' : undefined}
+      onClick={async () => {
+        setBusy(true);
+        await onBench();
+        setBusy(false);
+      }}
+    >
+      <Scale size={20} aria-hidden="true" />
+      To the bench
+    </button>
+  );
+}
+
+const STATE_WORDS = {
+  saved: 'Saved',
+  unsaved: 'Not saved yet',
+  saving: 'Saving …',
+  failed: 'Not saved',
+  conflict: 'Changed elsewhere',
+};
+
+function SavedLine({ state, saved }: { state: SaveState; saved: StoredPlan }) {
+  const failed = state.is === 'failed';
+  return (
+    <p className="mr-1 min-w-20 max-w-36 text-right text-xs leading-tight" role="status">
+      <span className={failed || state.is === 'conflict' ? 'text-error font-semibold' : ''}>
+        {STATE_WORDS[state.is]}
+      </span>
+      {failed && <span className="text-error block">{state.problem.detail}</span>}
+      <a href={`/plans/${saved.id}/versions`} className="quiet block underline">
+        Version {saved.version}
+      </a>
+    </p>
+  );
+}
+
+function NameField({ name, onChange }: { name: string; onChange(name: string): void }) {
+  const [text, setText] = useState(name);
+  const fault =
+    text.trim() === ''
+      ? 'A plan needs a name.'
+      : text.trim().length > 120
+        ? '120 characters at the most.'
+        : null;
+  useEffect(() => setText((before) => (before.trim() === name ? before : name)), [name]);
+  return (
+    <div className="flex w-40 min-w-36 grow flex-col">
+      <label htmlFor="plan-name" className="quiet text-xs">
+        Plan
+      </label>
+      <input
+        id="plan-name"
+        className={`input input-sm w-full font-semibold ${fault ? 'input-error' : ''}`}
+        autoComplete="off"
+        value={text}
+        aria-invalid={fault !== null}
+        aria-describedby={fault ? 'plan-name-why' : undefined}
+        onChange={({ target }) => {
+          setText(target.value);
+          const typed = target.value.trim();
+          if (typed !== '' && typed.length <= 120) onChange(typed);
+        }}
+      />
+      {fault && (
+        <p id="plan-name-why" role="alert" className="text-error text-xs">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  value: string;
+  className: string;
+  children: ReactNode;
+  onChange(value: string): void;
+}
+
+function Choice({ label, value, className, children, onChange }: ChoiceProps) {
+  return (
+    <label className={`flex flex-col ${className}`}>
+      <span className="quiet text-xs">{label}</span>
+      <select
+        className="select select-sm w-full"
+        value={value}
+        onChange={({ target }) => onChange(target.value)}
+      >
+        {children}
+      </select>
+    </label>
+  );
+}
+
+interface IconButtonProps {
+  label: string;
+  disabled?: boolean;
+  children: ReactNode;
+  onClick(): void;
+}
+
+function IconButton({ label, disabled, children, onClick }: IconButtonProps) {
+  return (
+    <button
+      type="button"
+      className="btn btn-ghost btn-square min-h-11 min-w-11"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}

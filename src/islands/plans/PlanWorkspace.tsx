@@ -1,0 +1,187 @@
+import { useCallback, useEffect, useMemo, useReducer, useState } from 'react';
+import { applyMend } from '../../core/checks/applyMend';
+import { hasStop, reviewPlan } from '../../core/checks/review';
+import type { Material } from '../../core/materials/material';
+import type { Mold } from '../../core/molds/mold';
+import { PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type Plan, type PlanFile } from '../../core/plan/plan';
+import type { StoredPlan } from '../../core/plan/storedPlan';
+import type { Showing } from '../../core/units/showQuantity';
+import { callApi } from '../shared/api';
+import { Section } from '../shared/Section';
+import { ChecksPanel } from './ChecksPanel';
+import { ConflictDialog } from './ConflictDialog';
+import { DoseGrid } from './DoseGrid';
+import { FixedDosesHint } from './FixedDosesHint';
+import { PlanBar } from './PlanBar';
+import { planHistory, startHistory } from './planHistory';
+import { sectionPours } from './sectionPours';
+import { TotalsPanel } from './TotalsPanel';
+import { TurnRound } from './TurnRound';
+import { keptDraft, useAutosave } from './useAutosave';
+
+interface Props {
+  stored: StoredPlan;
+  molds: Mold[];
+  materials: Material[];
+  showing: Showing;
+}
+
+/** Everything that one decision touches, in sight of it. */
+export default function PlanWorkspace({ stored, molds, materials, showing }: Props) {
+  const [draft] = useState(() => keptDraft(stored));
+  const [history, dispatch] = useReducer(planHistory, stored.plan, (plan) =>
+    draft ? planHistory(startHistory(plan), { do: 'replace', plan: draft.plan }) : startHistory(plan),
+  );
+  const plan = history.present;
+  const { state, saved, flush, keepMine, takeTheirs } = useAutosave(
+    stored,
+    plan,
+    draft?.revision ?? stored.revision,
+  );
+  const [problem, setProblem] = useState<string | null>(null);
+  const [pourIndex, setPourIndex] = useState(0);
+
+  const edit = useCallback((next: Plan, about: string) => {
+    dispatch({ do: 'edit', plan: next, about, atMs: Date.now() });
+  }, []);
+  const undo = useCallback(() => dispatch({ do: 'undo' }), []);
+  const redo = useCallback(() => dispatch({ do: 'redo' }), []);
+  useUndoKeys(undo, redo);
+
+  const file = useMemo(() => fileOf(plan, molds, materials), [plan, molds, materials]);
+  const { sheet, findings } = useMemo(() => reviewPlan(file), [file]);
+  const pour = Math.min(pourIndex, plan.pours.length - 1);
+
+  async function toTheBench() {
+    setProblem(null);
+    if (!(await flush())) return;
+    const id = crypto.randomUUID();
+    const answer = await callApi('POST', '/api/runs', { id, planId: stored.id });
+    if (answer.success) location.assign(`/bench/${id}`);
+    else setProblem(answer.error.detail);
+  }
+
+  async function follow(address: string) {
+    if (await flush()) location.assign(address);
+  }
+
+  async function duplicate() {
+    if (!(await flush())) return;
+    const answer = await callApi<StoredPlan>('POST', `/api/plans/${stored.id}/duplicate`);
+    if (answer.success) location.assign(`/plans/${answer.data.id}`);
+    else setProblem(answer.error.detail);
+  }
+
+  async function saveCopy(mine: Plan) {
+    const answer = await callApi<StoredPlan>('POST', '/api/plans', {
+      ...mine,
+      name: `${mine.name.slice(0, 113)} (mine)`,
+    });
+    if (answer.success) location.assign(`/plans/${answer.data.id}`);
+    else setProblem(answer.error.detail);
+  }
+
+  return (
+    <div className="flex h-full flex-col gap-2 p-2">
+      <PlanBar
+        plan={plan}
+        saved={saved}
+        molds={molds}
+        saveState={state}
+        stopped={sheet === null || hasStop(findings)}
+        canUndo={history.past.length > 0}
+        canRedo={history.future.length > 0}
+        onEdit={edit}
+        onUndo={undo}
+        onRedo={redo}
+        onDuplicate={duplicate}
+        onPrint={() => follow(`/plans/${stored.id}/sheet`)}
+        onExport={() => follow(`/api/plans/${stored.id}/export`)}
+        onBench={toTheBench}
+      />
+      {problem && (
+        <p role="alert" className="text-error plate px-3 py-1">
+          {problem}
+        </p>
+      )}
+      <div className="grid min-h-0 flex-1 gap-2 md:grid-cols-[minmax(220px,300px)_1fr] md:grid-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(240px,310px)_1fr_290px] md:overflow-y-auto lg:overflow-visible">
+        <section
+          aria-labelledby="section-title"
+          className="plate flex min-h-0 flex-col p-3 md:overflow-y-auto"
+        >
+          <h2 id="section-title" className="font-semibold">
+            Section
+          </h2>
+          <p className="quiet mb-2 text-xs">
+            One cavity of {file.mold.name}, in mm, in the base’s own colour
+          </p>
+          <div className="flex max-h-72 min-h-24 items-center justify-center">
+            <Section mold={file.mold} pours={sheet ? sectionPours(sheet) : []} locale={showing.locale} />
+          </div>
+          <TurnRound file={file} sheet={sheet} showing={showing} onEdit={edit} />
+        </section>
+
+        <section aria-labelledby="doses-title" className="plate flex min-h-0 flex-col p-3">
+          <DoseGrid
+            plan={plan}
+            pourIndex={pour}
+            materials={materials}
+            sheet={sheet}
+            findings={findings}
+            showing={showing}
+            onPour={setPourIndex}
+            onEdit={edit}
+          />
+          <FixedDosesHint plan={plan} start={stored.plan.pieces} onEdit={edit} />
+        </section>
+
+        <div className="flex min-h-0 flex-col gap-2 md:col-span-2 lg:col-span-1">
+          <TotalsPanel sheet={sheet} showing={showing} />
+          <ChecksPanel
+            findings={findings}
+            showing={showing}
+            onMend={(finding) =>
+              finding.mend && edit(applyMend(plan, finding.mend), `mend ${finding.code} ${Date.now()}`)
+            }
+          />
+        </div>
+      </div>
+      {state.is === 'conflict' && (
+        <ConflictDialog
+          problem={state.problem}
+          mine={plan}
+          molds={molds}
+          materials={materials}
+          onKeepMine={keepMine}
+          onTakeTheirs={(theirs, revision) => {
+            takeTheirs(theirs, revision);
+            dispatch({ do: 'replace', plan: theirs });
+          }}
+          onSaveCopy={saveCopy}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The plan with what it names; the page was given every mold and material that its plan may name. */
+function fileOf(plan: Plan, molds: Mold[], materials: Material[]): PlanFile {
+  const mold = molds.find(({ id }) => id === plan.moldId);
+  if (!mold) throw new RangeError(`the page has no mold “${plan.moldId}”`);
+  return { format: PLAN_FILE_FORMAT, version: PLAN_FILE_VERSION, plan, mold, materials };
+}
+
+function useUndoKeys(undo: () => void, redo: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const key = event.key.toLowerCase();
+      if (key !== 'z' && key !== 'y') return;
+      event.preventDefault();
+      if (key === 'y' || event.shiftKey) redo();
+      else undo();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+}

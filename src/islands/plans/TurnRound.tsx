@@ -1,0 +1,118 @@
+import { useId, useState } from 'react';
+import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
+import type { Plan, PlanFile } from '../../core/plan/plan';
+import { scalePlan } from '../../core/plan/scalePlan';
+import type { Sheet } from '../../core/plan/sheet';
+import { parseMass } from '../../core/units/parseMass';
+import { explainQuantityFault } from '../../core/units/parseQuantity';
+import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
+
+interface Props {
+  file: PlanFile;
+  sheet: Sheet | null;
+  showing: Showing;
+  onEdit(plan: Plan, about: string): void;
+}
+
+/** What a typed weight would lead to: a change that can be taken, or why not. */
+interface Turned {
+  says: string;
+  plan: Plan | null;
+}
+
+const MOST_PIECES = 100_000;
+const LEAST_FILL = 0.05;
+
+/** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
+export function TurnRound({ file, sheet, showing, onEdit }: Props) {
+  if (!sheet) return null;
+  return (
+    <div className="mt-3 flex flex-col gap-2">
+      <h3 className="text-sm font-semibold">Turn it round</h3>
+      <TurnField
+        label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
+        showing={showing}
+        turn={(massG) => fromBase(file, sheet, massG)}
+        onTake={(plan) => onEdit(plan, `from base ${Date.now()}`)}
+      />
+      <TurnField
+        label="Wanted weight a piece"
+        showing={showing}
+        turn={(massG) => fromPieceWeight(file, massG, showing)}
+        onTake={(plan) => onEdit(plan, `from weight ${Date.now()}`)}
+      />
+    </div>
+  );
+}
+
+function fromBase({ plan }: PlanFile, sheet: Sheet, massG: number): Turned {
+  const baseId = sheet.pours[0]?.base.id ?? '';
+  const { pieces } = piecesFromBase(sheet, new Map([[baseId, massG]]));
+  if (pieces < 1) return { says: 'not enough for one piece', plan: null };
+  if (pieces > MOST_PIECES) return { says: 'more pieces than one plan takes', plan: null };
+  return { says: `makes ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`, plan: scalePlan(plan, pieces) };
+}
+
+function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Turned {
+  const fill = fillForPieceWeight(file, massG);
+  if (!fill.success) {
+    return {
+      says:
+        fill.error.code === 'overfull'
+          ? `the cavity holds ${showMass(fill.error.mostG, showing)} at the most`
+          : `the fixed doses alone weigh ${showMass(fill.error.leastG, showing)} a piece`,
+      plan: null,
+    };
+  }
+  if (fill.data < LEAST_FILL) return { says: 'that would fill less than 5 % of the cavity', plan: null };
+  return {
+    says: `fills to ${showPercent(fill.data, showing.locale)}`,
+    plan: { ...file.plan, fillFraction: fill.data },
+  };
+}
+
+interface FieldProps {
+  label: string;
+  showing: Showing;
+  turn(massG: number): Turned;
+  onTake(plan: Plan): void;
+}
+
+function TurnField({ label, showing, turn, onTake }: FieldProps) {
+  const id = useId();
+  const [text, setText] = useState('');
+  const parsed = parseMass(text, showing.system);
+  const turned = parsed.success && parsed.data > 0 ? turn(parsed.data) : null;
+  const isBad = text.trim() !== '' && !parsed.success;
+  return (
+    <form
+      className="text-sm"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (turned?.plan) onTake(turned.plan);
+      }}
+    >
+      <label htmlFor={id} className="quiet text-xs">
+        {label}, {massUnit(showing.system)}
+      </label>
+      <div className="flex gap-2">
+        <input
+          id={id}
+          className={`input input-sm min-h-11 w-24 ${isBad ? 'input-error' : ''}`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          aria-invalid={isBad}
+          aria-describedby={`${id}-says`}
+          onChange={({ target }) => setText(target.value)}
+        />
+        <button type="submit" className="btn btn-secondary min-h-11" disabled={!turned?.plan}>
+          Take it
+        </button>
+      </div>
+      <p id={`${id}-says`} className={`min-h-4 text-xs ${isBad ? 'text-error' : 'quiet'}`} aria-live="polite">
+        {isBad && !parsed.success ? explainQuantityFault(parsed.error, ['mass']) : turned?.says}
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,63 @@
+import { type ReactNode, useState } from 'react';
+import type { ApiProblem } from './api';
+import { RecordProblem } from './RecordProblem';
+import type { StoredItem } from './useRecords';
+
+interface Props<Item> {
+  title: string;
+  busy: boolean;
+  children: ReactNode;
+  /** Checks the fields; calls `then` with the record when all of them are right. */
+  onSubmit(then: (item: Omit<Item, 'id'>) => Promise<void>): void;
+  /** The record as it was read; null for a new one. */
+  was: StoredItem<Item> | null;
+  save(item: Omit<Item, 'id'>, was: StoredItem<Item> | null): Promise<ApiProblem | null>;
+  onTheirs(theirs: StoredItem<Item>): void;
+  onDone(): void;
+}
+
+/** The frame of the shelf's and the mold book's forms: saving, and what to do when someone else saved first. */
+export function RecordForm<Item>(props: Props<Item>) {
+  const { title, busy, children, onSubmit, was, save, onTheirs, onDone } = props;
+  const [problem, setProblem] = useState<ApiProblem | null>(null);
+
+  const submitAgainst = (base: StoredItem<Item> | null) =>
+    onSubmit(async (item) => {
+      const refused = await save(item, base);
+      setProblem(refused);
+      if (!refused) onDone();
+    });
+
+  return (
+    <form
+      className="plate flex max-w-xl flex-col gap-3 p-4"
+      aria-labelledby="record-title"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        submitAgainst(was);
+      }}
+    >
+      <h2 id="record-title" className="text-xl font-semibold">
+        {title}
+      </h2>
+      {children}
+      {problem && (
+        <RecordProblem
+          problem={problem}
+          onKeepMine={() => was && submitAgainst({ ...was, revision: problem.revision ?? was.revision })}
+          onTakeTheirs={() => onTheirs({ item: problem.current as Item, revision: problem.revision ?? 1 })}
+          onSaveCopy={() => submitAgainst(null)}
+        />
+      )}
+      <div className="flex justify-end gap-2">
+        <button type="button" className="btn btn-ghost" onClick={onDone}>
+          Close
+        </button>
+        <button type="submit" className="btn btn-primary" disabled={busy}>
+          {was ? 'Save' : 'Put there'}
+        </button>
+      </div>
+    </form>
+  );
+}

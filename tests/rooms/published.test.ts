@@ -1,0 +1,40 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import test from 'node:test';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { planFileSchema } from '../../src/core/plan/plan';
+import { planJsonSchema } from '../../src/formats/planJsonSchema';
+import { additive, fragrance, planFile } from '../support/planFiles';
+
+const published = JSON.parse(readFileSync('docs/schemas/plan-1.schema.json', 'utf8'));
+
+test('the published schema is the one the product checks with; npm run schema writes it', () => {
+  assert.deepEqual(published, JSON.parse(JSON.stringify(planJsonSchema())));
+});
+
+test('an independent validator (Ajv, JSON Schema 2020-12) takes and refuses the same files', () => {
+  const validate = new Ajv2020({ strict: false }).compile(published);
+  const good = planFile([
+    {
+      doses: [
+        [fragrance(), '2 %'],
+        [additive(), '6 g'],
+      ],
+    },
+  ]);
+  const bad: [string, unknown][] = [
+    ['no pours', { ...good, plan: { ...good.plan, pours: [] } }],
+    ['half a piece', { ...good, plan: { ...good.plan, pieces: 2.5 } }],
+    ['overfull', { ...good, plan: { ...good.plan, fillFraction: 1.01 } }],
+    ['another version', { ...good, version: 2 }],
+    ['something unknown', { ...good, plan: { ...good.plan, colour: 'blue' } }],
+    ['a density of zero', { ...good, materials: [{ ...good.materials[0], densityGPerMl: 0 }] }],
+    ['text for a number', { ...good, plan: { ...good.plan, pieces: '12' } }],
+  ];
+  assert.ok(validate(good), JSON.stringify(validate.errors));
+  assert.ok(planFileSchema.safeParse(good).success);
+  for (const [what, file] of bad) {
+    assert.equal(validate(file), false, what);
+    assert.equal(planFileSchema.safeParse(file).success, false, what);
+  }
+});

@@ -1,0 +1,95 @@
+import assert from 'node:assert/strict';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import test, { after } from 'node:test';
+import Database from 'better-sqlite3';
+import { openDatabase } from '../../src/db/connection';
+import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
+import { MIGRATIONS } from '../../src/db/migrations/all';
+
+const folder = mkdtempSync(join(tmpdir(), 'tallow-db-'));
+after(() => rmSync(folder, { recursive: true }));
+
+const steps: Migration[] = [
+  { number: 1, sql: 'CREATE TABLE jars (id INTEGER PRIMARY KEY) STRICT; INSERT INTO jars VALUES (7);' },
+  { number: 2, sql: 'ALTER TABLE jars ADD COLUMN label TEXT;' },
+  { number: 3, sql: "UPDATE jars SET label = 'old';" },
+];
+
+test('opens with write-ahead log, full synchronisation, foreign keys and strict tables only', () => {
+  const db = openDatabase(join(folder, 'fresh.sqlite'));
+  assert.equal(db.pragma('journal_mode', { simple: true }), 'wal');
+  assert.equal(db.pragma('synchronous', { simple: true }), 2);
+  assert.equal(db.pragma('foreign_keys', { simple: true }), 1);
+  const loose = db.prepare(
+    "SELECT name FROM pragma_table_list WHERE type = 'table' AND strict = 0 AND name NOT LIKE 'sqlite_%'",
+  );
+  assert.deepEqual(loose.all(), []);
+  db.close();
+});
+
+test('migrations are numbered from 1 without gaps', () => {
+  assert.deepEqual(
+    MIGRATIONS.map(({ number }) => number),
+    MIGRATIONS.map((_, index) => index + 1),
+  );
+});
+
+test('comes up from every older step, with a copy kept before each', () => {
+  for (let from = 1; from < steps.length; from++) {
+    const path = join(folder, `from-${from}.sqlite`);
+    const db = new Database(path);
+    migrate(db, steps.slice(0, from));
+    migrate(db, steps);
+    assert.deepEqual(db.prepare('SELECT * FROM jars').get(), { id: 7, label: 'old' });
+    db.close();
+    for (let next = from + 1; next <= steps.length; next++) {
+      const copy = new Database(`${path}.before-000${next}`, { readonly: true });
+      assert.equal(copy.pragma('integrity_check', { simple: true }), 'ok');
+      copy.close();
+    }
+  }
+});
+
+test('a migration that fails leaves the file as it was', () => {
+  const path = join(folder, 'fails.sqlite');
+  const db = new Database(path);
+  migrate(db, steps.slice(0, 1));
+  const broken: Migration = {
+    number: 2,
+    sql: 'CREATE TABLE lids (id INTEGER) STRICT; INSERT INTO nowhere VALUES (1);',
+  };
+  assert.throws(() => migrate(db, [...steps.slice(0, 1), broken]));
+  assert.equal(db.pragma('user_version', { simple: true }), 1);
+  assert.equal(db.prepare("SELECT count(*) AS n FROM sqlite_schema WHERE name = 'lids'").pluck().get(), 0);
+  db.close();
+});
+
+test('a file from a newer version is refused in a sentence and left untouched', () => {
+  const path = join(folder, 'newer.sqlite');
+  const db = openDatabase(path);
+  db.pragma('user_version = 999');
+  db.pragma('wal_checkpoint(TRUNCATE)');
+  db.close();
+  const before = readFileSync(path);
+  assert.throws(() => openDatabase(path), NewerDatabaseError);
+  assert.deepEqual(readFileSync(path), before);
+  assert.equal(existsSync(`${path}.before-0999`), false);
+});
+
+test('what has happened can be neither changed nor deleted', () => {
+  const db = openDatabase(join(folder, 'append.sqlite'));
+  db.exec(`
+    INSERT INTO plans VALUES ('p', 1, 1, 'now');
+    INSERT INTO plan_versions VALUES ('p', 1, '{}', 'now');
+    INSERT INTO runs VALUES ('r', 'p', 1, 'now', '{}', '[]', NULL);
+    INSERT INTO run_events VALUES ('r', 1, 'e', 'now', '{}');
+  `);
+  assert.throws(() => db.exec("UPDATE run_events SET event = '{}'"), /never changed/);
+  assert.throws(() => db.exec('DELETE FROM run_events'), /never deleted/);
+  assert.throws(() => db.exec("UPDATE plan_versions SET record = '{}'"), /has used this version/);
+  assert.throws(() => db.exec("INSERT INTO plan_versions VALUES ('nobody', 1, '{}', 'now')"), /FOREIGN KEY/);
+  assert.throws(() => db.exec("INSERT INTO molds VALUES ('m', 'not json', 1, 'now')"), /CHECK/);
+  db.close();
+});

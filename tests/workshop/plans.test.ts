@@ -1,0 +1,135 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { reviewPlan } from '../../src/core/checks/review';
+import { importPlan } from '../../src/server/importPlan';
+import { createPlan, duplicatePlan, findPlan, planFileOf, savePlan } from '../../src/server/plans';
+import { saveRecord } from '../../src/server/records';
+import { startRun } from '../../src/server/runs';
+import { firstPlan } from '../../src/server/views';
+import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
+import { emptyWorkshop, problemFrom, workshopWith } from '../support/workshops';
+
+const file = planFile([
+  {
+    doses: [
+      [fragrance(), '2 %'],
+      [additive(), '6 g'],
+    ],
+  },
+]);
+
+test('a save moves the revision; a save against an old one is told what differs, and nothing is lost', () => {
+  const { workshop, stored } = workshopWith(file);
+  const theirs = savePlan(workshop, stored.id, { ...stored.plan, pieces: 12 }, stored.revision);
+  assert.deepEqual([theirs.revision, theirs.version], [2, 1]);
+  const problem = problemFrom(() =>
+    savePlan(workshop, stored.id, { ...stored.plan, pieces: 18 }, stored.revision),
+  );
+  assert.deepEqual([problem.status, problem.code], [409, 'changed-elsewhere']);
+  assert.deepEqual(problem.more.differences, [{ path: ['pieces'], mine: 18, theirs: 12 }]);
+  assert.equal(problem.more.revision, 2);
+  assert.equal(findPlan(workshop, stored.id).plan.pieces, 12);
+  // Keep mine: the same save against the revision that the answer named.
+  assert.equal(savePlan(workshop, stored.id, { ...stored.plan, pieces: 18 }, 2).plan.pieces, 18);
+});
+
+test('a version that a run has used stays; the next save begins a new one', () => {
+  const { workshop, stored } = workshopWith(file);
+  const run = startRun(workshop, crypto.randomUUID(), stored.id);
+  const next = savePlan(workshop, stored.id, { ...stored.plan, name: 'Changed' }, stored.revision);
+  assert.deepEqual([next.version, next.used], [2, false]);
+  assert.equal(savePlan(workshop, stored.id, { ...next.plan, pieces: 7 }, next.revision).version, 2);
+  assert.equal(findPlan(workshop, stored.id, 1).plan.name, 'Test plan');
+  assert.equal(findPlan(workshop, stored.id, 1).used, true);
+  assert.equal(workshop.runs.find(run.id)?.sheet.planName, 'Test plan');
+});
+
+test('a plan that names something unknown is refused with the path of the field', () => {
+  const { workshop, stored } = workshopWith(file);
+  const [pour] = stored.plan.pours;
+  assert.ok(pour);
+  const cases = [
+    { plan: { ...stored.plan, moldId: 'nowhere' }, path: 'plan.moldId' },
+    { plan: { ...stored.plan, pours: [{ ...pour, baseId: 'nowhere' }] }, path: 'plan.pours.0.baseId' },
+    { plan: { ...stored.plan, pours: [{ ...pour, baseId: 'scent-1' }] }, path: 'plan.pours.0.baseId' },
+    {
+      plan: {
+        ...stored.plan,
+        pours: [{ ...pour, doses: pour.doses.map((dose) => ({ ...dose, materialId: 'base-1' })) }],
+      },
+      path: 'plan.pours.0.doses.0.materialId',
+    },
+  ];
+  for (const { plan, path } of cases) {
+    const problem = problemFrom(() => createPlan(workshop, plan));
+    assert.equal(problem.status, 422);
+    assert.equal(problem.more.errors?.[0]?.path, path);
+  }
+});
+
+test('export and import into another workshop give the same sheet to the last digit', () => {
+  const { workshop, stored } = workshopWith(file);
+  const exported = planFileOf(workshop, stored.plan);
+  const other = emptyWorkshop();
+  const taken = importPlan(other, JSON.parse(JSON.stringify(exported)));
+  assert.deepEqual(reviewPlan(planFileOf(other, taken.plan)), reviewPlan(exported));
+});
+
+test('import leaves what is here alone: the same record is shared, one that differs comes in beside it', () => {
+  const { workshop } = workshopWith(file);
+  importPlan(workshop, file);
+  assert.equal(workshop.materials.all().length, 3);
+  const theirs = planFile(
+    [{ base: base({ densityGPerMl: 1.2 }), doses: [[fragrance(), '2 %']] }],
+    {},
+    mold(),
+  );
+  const taken = importPlan(workshop, theirs);
+  assert.equal(workshop.materials.all().length, 4);
+  assert.equal(workshop.materials.find('base-1')?.item.densityGPerMl, 1.05);
+  const weights = (review: ReturnType<typeof reviewPlan>) => review.sheet?.totals;
+  assert.deepEqual(weights(reviewPlan(planFileOf(workshop, taken.plan))), weights(reviewPlan(theirs)));
+  importPlan(workshop, theirs);
+  assert.equal(workshop.materials.all().length, 4);
+});
+
+test('an import that fails half way brings nothing in', () => {
+  const workshop = emptyWorkshop();
+  const broken = {
+    ...file,
+    plan: { ...file.plan, pours: file.plan.pours.map((pour) => ({ ...pour, baseId: 'gone' })) },
+  };
+  assert.throws(() => importPlan(workshop, broken));
+  assert.deepEqual(
+    [workshop.materials.all().length, workshop.molds.all().length, workshop.plans.all().length],
+    [0, 0, 0],
+  );
+});
+
+test('a copy stands on its own, and a long name still fits', () => {
+  const { workshop, stored } = workshopWith({ ...file, plan: { ...file.plan, name: 'n'.repeat(120) } });
+  const copy = duplicatePlan(workshop, stored.id);
+  assert.notEqual(copy.id, stored.id);
+  assert.equal(copy.plan.name.length, 120);
+  savePlan(workshop, copy.id, { ...copy.plan, pieces: 99 }, copy.revision);
+  assert.equal(findPlan(workshop, stored.id).plan.pieces, 6);
+});
+
+test('a material saved elsewhere meanwhile is a conflict too', () => {
+  const { workshop } = workshopWith(file);
+  const item = base({ name: 'Mine' });
+  saveRecord(workshop.materials, 'material', base({ name: 'Theirs' }), 1, workshop.now());
+  const problem = problemFrom(() => saveRecord(workshop.materials, 'material', item, 1, workshop.now()));
+  assert.equal(problem.code, 'changed-elsewhere');
+  assert.deepEqual(problem.more.differences, [{ path: ['name'], mine: 'Mine', theirs: 'Theirs' }]);
+  const unknown = problemFrom(() =>
+    saveRecord(workshop.materials, 'material', base({ id: 'x' }), 1, workshop.now()),
+  );
+  assert.equal(unknown.status, 404);
+});
+
+test('a new plan starts from the first mold and base, or not at all', () => {
+  assert.equal(firstPlan(emptyWorkshop()), null);
+  const { workshop } = workshopWith(file);
+  assert.equal(firstPlan(workshop)?.moldId, 'mold-1');
+});
