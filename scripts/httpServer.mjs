@@ -66,9 +66,26 @@ function stopOnSignal(server) {
     if (stopping) return;
     stopping = true;
     server.close(() => process.exit(0));
-    server.closeIdleConnections();
+    // A connection that was busy a moment ago is kept alive for its next request: there will be none.
+    setInterval(() => server.closeIdleConnections(), 50);
     setTimeout(() => process.exit(0), STOP_WITHIN_MS).unref();
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
+  if (process.env.npm_lifecycle_event) stopWithParent(stop);
+}
+
+const LOOK_AT_PARENT_MS = 250;
+
+/**
+ * npm runs a script through a shell, and a SIGTERM to npm ends that shell without reaching its child: the server
+ * then finds itself with another parent.
+ *
+ * @param {() => void} stop
+ */
+function stopWithParent(stop) {
+  const parent = process.ppid;
+  setInterval(() => {
+    if (process.ppid !== parent) stop();
+  }, LOOK_AT_PARENT_MS).unref();
 }

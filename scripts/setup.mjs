@@ -20,13 +20,20 @@ export function stopWith(sentence) {
   process.exit(1);
 }
 
+/**
+ * Why this Node.js is too old, or null when it is not.
+ *
+ * @param {string} version
+ */
+export function nodeFault(version) {
+  const [major = 0, minor = 0] = version.split('.').map(Number);
+  if (major > 20 || (major === 20 && minor >= 10)) return null;
+  return `Idle Tallow needs Node.js 20.10 or newer, and this is ${version}. Install a newer one and run this again.`;
+}
+
 export function checkNode() {
-  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 10)) {
-    stopWith(
-      `Idle Tallow needs Node.js 20.10 or newer, and this is ${process.versions.node}. Install a newer one and run this again.`,
-    );
-  }
+  const fault = nodeFault(process.versions.node);
+  if (fault) stopWith(fault);
 }
 
 /** Installs exactly what the lock file names, when it is not there yet. */
@@ -55,16 +62,24 @@ function databaseLoads() {
   return status === 0;
 }
 
-/** @param {string} output */
-function whyNotInstalled(output) {
-  const missing = ['make', 'g++', 'python3'].filter(
-    (tool) => spawnSync(tool, ['--version'], { stdio: 'ignore' }).error,
-  );
-  if (missing.length > 0 && /better-sqlite3|node-gyp|gyp/i.test(output)) {
+/**
+ * Why the installation failed, and what to do.
+ *
+ * @param {string} output what npm said
+ * @param {(tool: string) => boolean} [isThere] whether a program can be run
+ */
+export function whyNotInstalled(output, isThere = canRun) {
+  const missing = ['make', 'g++', 'python3'].filter((tool) => !isThere(tool));
+  if (missing.length > 0 && /better-sqlite3|gyp/i.test(output)) {
     return `The database has to be compiled here, and ${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} missing. On Debian: apt-get install build-essential python3. Then run this again.`;
   }
   const last = output.trim().split('\n').slice(-3).join(' ');
   return `npm ci did not finish. Look at its words, mend it, and run this again: ${last}`;
+}
+
+/** @param {string} tool */
+function canRun(tool) {
+  return spawnSync(tool, ['--version'], { stdio: 'ignore' }).error === undefined;
 }
 
 /** Builds when the sources are not the ones the last build was made from. */

@@ -20,6 +20,7 @@ export function explainIssue(issue: Issue): string {
       if (issue.origin === 'array') return `has too many: ${issue.maximum} at the most`;
       return `must be ${issue.maximum} at the most`;
     case 'invalid_value':
+      if (issue.input === undefined) return `is missing: one of ${issue.values.map(String).join(', ')}`;
       return `must be one of: ${issue.values.map(String).join(', ')}`;
     case 'invalid_union':
       return 'is not one of the known kinds';

@@ -3,6 +3,7 @@ import { invalidFields, Problem } from './problem';
 
 /** No plan, record or event comes near it. */
 const LARGEST_BODY_BYTES = 1_000_000;
+const LONGEST_PATIENCE_BYTES = 50_000_000;
 
 /**
  * The request's body, checked by a schema.
@@ -22,14 +23,11 @@ export async function readJson<Schema extends z.ZodType>(
   return parsed.data;
 }
 
-/** Counts while it reads: a content-length is only a promise. */
+/**
+ * Counts while it reads: a content-length is only a promise. What is over the limit is read and thrown away, so
+ * that the client hears why; past all patience the connection is closed.
+ */
 async function readText(request: Request): Promise<string> {
-  const tooLarge = new Problem(
-    413,
-    'too-large',
-    `The body is over ${LARGEST_BODY_BYTES / 1000} kB. Nothing was saved. Send less at once.`,
-  );
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY_BYTES) throw tooLarge;
   if (request.body === null) return '';
   const decoder = new TextDecoder('utf-8', { fatal: true });
   let bytes = 0;
@@ -37,9 +35,10 @@ async function readText(request: Request): Promise<string> {
   try {
     for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
       bytes += chunk.byteLength;
-      if (bytes > LARGEST_BODY_BYTES) throw tooLarge;
-      text += decoder.decode(chunk, { stream: true });
+      if (bytes > LONGEST_PATIENCE_BYTES) throw tooLarge();
+      if (bytes <= LARGEST_BODY_BYTES) text += decoder.decode(chunk, { stream: true });
     }
+    if (bytes > LARGEST_BODY_BYTES) throw tooLarge();
     return text + decoder.decode();
   } catch (error) {
     if (error instanceof Problem) throw error;
@@ -49,6 +48,11 @@ async function readText(request: Request): Promise<string> {
       'The body is not text in UTF-8. Save the file as UTF-8 and send it again.',
     );
   }
+}
+
+function tooLarge(): Problem {
+  const largest = `${LARGEST_BODY_BYTES / 1000} kB`;
+  return new Problem(413, 'too-large', `The body is over ${largest}. Nothing was saved. Send less at once.`);
 }
 
 function parseJson(text: string): unknown {

@@ -54,11 +54,11 @@ export function workshop(): Workshop {
     accessSync(folder, constants.W_OK);
   } catch (error) {
     if (error instanceof NewerDatabaseError) throw new Problem(503, 'newer-database', error.message);
-    console.error(error);
+    const why = error instanceof Error ? error.message : String(error);
     throw new Problem(
       503,
       'data-folder',
-      `The data folder ${folder} can't be written. Choose another with --data.`,
+      `The data folder can't be used: ${why}. Choose another with --data.`,
     );
   }
   const { db } = opened;

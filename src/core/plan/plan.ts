@@ -64,26 +64,37 @@ export const planFileSchema = z
     const issue = (path: (string | number)[], message: string) =>
       context.addIssue({ code: 'custom', path, message });
     if (file.mold.id !== file.plan.moldId) {
-      issue(['plan', 'moldId'], `names the mold “${file.plan.moldId}”, which is not the one in this file.`);
+      issue(
+        ['plan', 'moldId'],
+        `names the mold “${shortId(file.plan.moldId)}”, which is not the one in this file.`,
+      );
     }
     const kinds = new Map(file.materials.map((material) => [material.id, material.kind]));
     if (kinds.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
     file.plan.pours.forEach((pour, pourIndex) => {
       const path = ['plan', 'pours', pourIndex];
       if (kinds.get(pour.baseId) !== 'base') {
-        issue([...path, 'baseId'], `“${pour.baseId}” is not a base among the materials of this file.`);
+        issue(
+          [...path, 'baseId'],
+          `“${shortId(pour.baseId)}” is not a base among the materials of this file.`,
+        );
       }
       pour.doses.forEach((dose, doseIndex) => {
         const kind = kinds.get(dose.materialId);
         if (kind === undefined || kind === 'base') {
           issue(
             [...path, 'doses', doseIndex, 'materialId'],
-            `“${dose.materialId}” is not a material that can be dosed among those of this file.`,
+            `“${shortId(dose.materialId)}” is not a material that can be dosed among those of this file.`,
           );
         }
       });
     });
   });
+
+/** An id in a message; one that is far too long is a fault of its own. */
+function shortId(id: string): string {
+  return id.slice(0, 64);
+}
 
 export type Use = (typeof USES)[number];
 export type Dose = z.infer<typeof doseSchema>;

@@ -1,0 +1,270 @@
+import assert from 'node:assert/strict';
+import { request } from 'node:http';
+import test, { after, before } from 'node:test';
+import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
+import { type RunningServer, send, sendText, startServer, temporaryFolder } from '../support/server';
+
+const folder = temporaryFolder();
+let server: RunningServer;
+before(async () => {
+  server = await startServer(folder.path);
+});
+after(async () => {
+  await server.stop();
+  folder.remove();
+});
+
+const file = planFile([
+  {
+    doses: [
+      [fragrance(), '2 %'],
+      [additive(), '0.27 oz'],
+    ],
+  },
+]);
+
+/** A request with headers that fetch would not let through. */
+function rawRequest(
+  path: string,
+  headers: Record<string, string>,
+  method = 'GET',
+): Promise<{ status: number; headers: NodeJS.Dict<string | string[]> }> {
+  return new Promise((resolve, reject) => {
+    request({ host: '127.0.0.1', port: server.port, path, method, headers }, (response) => {
+      response.resume();
+      resolve({ status: response.statusCode ?? 0, headers: response.headers });
+    })
+      .on('error', reject)
+      .end(method === 'GET' ? undefined : '{}');
+  });
+}
+
+test('a plan file goes in, comes out the same, and gives the same sheet without being stored', async () => {
+  const taken = await send(server.base, 'POST', '/api/plans/import', file);
+  assert.equal(taken.status, 201);
+  const exported = await send(server.base, 'GET', `/api/plans/${taken.body.id}/export`);
+  assert.deepEqual(exported.body, file);
+  const plans = (await send(server.base, 'GET', '/api/plans')).body.length;
+  const there = await send(server.base, 'POST', '/api/sheet', exported.body);
+  const here = await send(server.base, 'POST', '/api/sheet', file);
+  assert.equal(there.status, 200);
+  assert.deepEqual(there.body, here.body);
+  assert.equal((await send(server.base, 'GET', '/api/plans')).body.length, plans);
+});
+
+test('two saves against one revision: the second is told what changed', async () => {
+  const { body: stored } = await send(server.base, 'POST', '/api/plans/import', file);
+  const save = (name: string) =>
+    send(server.base, 'PUT', `/api/plans/${stored.id}`, {
+      plan: { ...stored.plan, name },
+      revision: stored.revision,
+    });
+  const [first, second] = [await save('first'), await save('second')];
+  assert.deepEqual([first.status, second.status], [200, 409]);
+  assert.equal(second.type, 'application/problem+json');
+  assert.equal(second.body.code, 'changed-elsewhere');
+  assert.deepEqual(second.body.differences, [{ path: ['name'], mine: 'second', theirs: 'first' }]);
+});
+
+test('only this machine and its own pages are answered', async () => {
+  const own = `127.0.0.1:${server.port}`;
+  const cases: [string, Record<string, string>, string, number][] = [
+    ['its own host', { host: own }, 'GET', 200],
+    ['localhost', { host: `localhost:${server.port}` }, 'GET', 200],
+    ['a foreign host', { host: 'soap.example' }, 'GET', 403],
+    ['a host that begins like ours', { host: '127.0.0.1.example' }, 'GET', 403],
+    ['a foreign origin', { host: own, origin: 'http://soap.example' }, 'GET', 403],
+    [
+      'a foreign origin with JSON',
+      { host: own, origin: 'http://soap.example', 'content-type': 'application/json' },
+      'POST',
+      403,
+    ],
+    ['another port of this machine', { host: own, origin: 'http://127.0.0.1:1' }, 'POST', 403],
+    ['an opaque origin', { host: own, origin: 'null' }, 'POST', 403],
+    ['a request from another site', { host: own, 'sec-fetch-site': 'cross-site' }, 'GET', 403],
+  ];
+  for (const [what, headers, method, status] of cases) {
+    assert.equal((await rawRequest('/api/plans', headers, method)).status, status, what);
+  }
+  assert.equal((await rawRequest('/favicon.svg', { host: 'soap.example' })).status, 403);
+});
+
+test('every answer is hardened, and pages allow no inline script', async () => {
+  for (const path of ['/', '/plans', '/shelf', '/no-such-page', '/api/plans', '/api/nowhere']) {
+    const { headers } = await fetch(server.base + path);
+    assert.equal(headers.get('x-content-type-options'), 'nosniff', path);
+    assert.equal(headers.get('referrer-policy'), 'no-referrer', path);
+    assert.equal(headers.get('x-frame-options'), 'DENY', path);
+    const policy = headers.get('content-security-policy') ?? '';
+    assert.match(policy, /frame-ancestors 'none'/, path);
+    const scripts = /script-src ([^;]*)/.exec(policy)?.[1] ?? '';
+    assert.doesNotMatch(scripts, /unsafe/, path);
+    assert.match(policy, /default-src '(self|none)'/, path);
+  }
+});
+
+test('pages and endpoints that are not there say so, without a stack', async () => {
+  const page = await fetch(`${server.base}/plans/no-such-plan`);
+  assert.equal(page.status, 404);
+  for (const [method, path] of [
+    ['GET', '/api/nowhere'],
+    ['DELETE', '/api/plans'],
+    ['GET', '/api/plans/no-such-plan'],
+    ['GET', '/api/plans/no-such-plan/export'],
+    ['POST', '/api/plans/no-such-plan/duplicate'],
+    ['GET', '/api/materials/nothing'],
+    ['GET', '/api/molds/nothing'],
+    ['GET', '/api/runs/nothing'],
+  ] as const) {
+    const answer = await send(server.base, method, path);
+    assert.equal(answer.status, 404, path);
+    assert.equal(answer.type, 'application/problem+json', path);
+    assert.ok(answer.body.detail && answer.body.code);
+  }
+});
+
+/** Values that people paste, type by accident, or send on purpose. */
+const HOSTILE = [
+  '',
+  '2,5',
+  '½',
+  -1,
+  '-1',
+  null,
+  'NaN',
+  'x'.repeat(10_000),
+  '<script>alert(1)</script>',
+  'no-such-id',
+  true,
+  [],
+  {},
+  0.5,
+  1e308,
+  '\u0000',
+  ['a', ['b']],
+  { __proto__: null, constructor: 1 },
+];
+
+/** Every leaf and branch of a JSON value, as a path. */
+function pathsOf(value: unknown, path: (string | number)[] = []): (string | number)[][] {
+  if (typeof value !== 'object' || value === null) return [path];
+  return [path, ...Object.entries(value).flatMap(([key, inner]) => pathsOf(inner, [...path, key]))];
+}
+
+function withAt(value: unknown, [key, ...rest]: (string | number)[], put: unknown): unknown {
+  if (key === undefined) return put;
+  const copy = structuredClone(value) as Record<string | number, unknown>;
+  copy[key] = withAt(copy[key], rest, put);
+  return copy;
+}
+
+test('a hostile value in any field of any body gets a clear answer, never a 500', async () => {
+  const { body: stored } = await send(server.base, 'POST', '/api/plans/import', file);
+  const { id: _material, ...newMaterial } = base();
+  const { id: _mold, ...newMold } = mold();
+  const runId = crypto.randomUUID();
+  await send(server.base, 'POST', '/api/runs', { id: runId, planId: stored.id });
+  const bodies: [string, string, unknown][] = [
+    ['POST', '/api/sheet', file],
+    ['PUT', `/api/plans/${stored.id}`, { plan: stored.plan, revision: 9999 }],
+    ['POST', '/api/materials', newMaterial],
+    ['POST', '/api/molds', newMold],
+    ['PUT', '/api/materials/base-1', { item: base(), revision: 9999 }],
+    ['POST', '/api/runs', { id: crypto.randomUUID(), planId: 'no-such-plan' }],
+    [
+      'POST',
+      `/api/runs/${runId}/events`,
+      { eventId: crypto.randomUUID(), event: { type: 'weighed', stepId: 'A/none', massG: 1 } },
+    ],
+  ];
+  let asked = 0;
+  for (const [method, path, body] of bodies) {
+    for (const at of pathsOf(body)) {
+      const answers = await Promise.all(
+        HOSTILE.map(async (value) => ({
+          value,
+          answer: await send(server.base, method, path, withAt(body, at, value)),
+        })),
+      );
+      for (const { value, answer } of answers) {
+        asked++;
+        const what = `${method} ${path} ${at.join('.')} = ${String(JSON.stringify(value)).slice(0, 40)}`;
+        assert.ok(answer.status < 500, `${what}: ${answer.status}`);
+        if (answer.status < 400) continue;
+        assert.equal(answer.type, 'application/problem+json', what);
+        assert.ok(answer.body.code && answer.body.detail, what);
+        if (answer.status !== 422) continue;
+        const named: string[] = answer.body.errors.map((error: { path: string }) => error.path);
+        assert.ok(named.length > 0, what);
+        assert.ok(JSON.stringify(answer.body).length < 10_000, `${what}: the answer repeats the input`);
+      }
+    }
+  }
+  assert.ok(asked > 1000, String(asked));
+  assert.equal((await send(server.base, 'GET', `/api/plans/${stored.id}`)).body.revision, stored.revision);
+});
+
+test('bodies that are no JSON, not whole, not text or far too large are refused by name', async () => {
+  const whole = JSON.stringify(file);
+  const cases: [string, string, number, string][] = [
+    ['nothing', '', 400, 'empty-body'],
+    ['cut off', whole.slice(0, whole.length / 2), 400, 'broken-json'],
+    ['markup', '<plan/>', 400, 'broken-json'],
+    ['a number that is none', whole.replace('"pieces":6', '"pieces":NaN'), 400, 'broken-json'],
+    ['a number past all numbers', whole.replace('"pieces":6', '"pieces":1e400'), 422, 'invalid-field'],
+    ['5 MB', whole + ' '.repeat(5_000_000), 413, 'too-large'],
+    ['5 MB cut off', whole.slice(0, 100) + 'x'.repeat(5_000_000), 413, 'too-large'],
+    ['a deep nest', '['.repeat(100_000), 400, 'broken-json'],
+  ];
+  for (const [what, text, status, code] of cases) {
+    const answer = await sendText(server.base, 'POST', '/api/plans/import', text);
+    assert.deepEqual([answer.status, answer.body.code], [status, code], what);
+  }
+  const plain = await fetch(`${server.base}/api/sheet`, { method: 'POST', body: whole });
+  assert.deepEqual([plain.status, (await plain.json()).code], [415, 'not-json']);
+  const bytes = await fetch(`${server.base}/api/sheet`, {
+    method: 'POST',
+    body: new Uint8Array([0x7b, 0xff, 0xfe]),
+    headers: { 'content-type': 'application/json' },
+  });
+  assert.deepEqual([bytes.status, (await bytes.json()).code], [400, 'not-utf-8']);
+});
+
+test('a body whose length was promised wrongly is counted while it is read', async () => {
+  const stream = new ReadableStream({
+    start(controller) {
+      const chunk = new TextEncoder().encode(' '.repeat(100_000));
+      for (let sent = 0; sent < 15; sent++) controller.enqueue(chunk);
+      controller.close();
+    },
+  });
+  const answer = await fetch(`${server.base}/api/sheet`, {
+    method: 'POST',
+    body: stream,
+    headers: { 'content-type': 'application/json' },
+    duplex: 'half',
+  } as RequestInit);
+  assert.equal(answer.status, 413);
+});
+
+test('versions in an address are checked', async () => {
+  const { body: stored } = await send(server.base, 'POST', '/api/plans/import', file);
+  for (const [asked, status] of [
+    ['1', 200],
+    ['2', 404],
+    ['0', 422],
+    ['-1', 422],
+    ['1e9', 422],
+    ['½', 422],
+    ['', 422],
+  ] as const) {
+    const answer = await send(server.base, 'GET', `/api/plans/${stored.id}?version=${asked}`);
+    assert.equal(answer.status, status, asked);
+  }
+});
+
+test('the published schema is served', async () => {
+  const answer = await send(server.base, 'GET', '/api/schemas/plan-1');
+  assert.equal(answer.body.$id, 'urn:idle-tallow:schema:plan-1');
+});
