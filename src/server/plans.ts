@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '../core/materials/material';
 import {
   PLAN_FILE_FORMAT,
@@ -50,10 +51,16 @@ export function createPlan(workshop: Workshop, plan: Plan): StoredPlan {
   return findPlan(workshop, id);
 }
 
-/** Saves over the newest version, or as a new version when a run has used that one. */
+/**
+ * Saves over the newest version, or as a new version when a run has used that one. What is saved already is not
+ * saved again: a save whose answer got lost may be sent twice.
+ *
+ * @throws Problem 409 when the plan has been saved with something else meanwhile
+ */
 export function savePlan(workshop: Workshop, id: string, plan: Plan, revision: number): StoredPlan {
   planFileOf(workshop, plan);
   const before = findPlan(workshop, id);
+  if (isDeepStrictEqual(plan, before.plan)) return before;
   const version = before.used ? before.version + 1 : before.version;
   if (!workshop.plans.save(id, plan, version, before.used, revision, workshop.now())) {
     throw conflict(plan, before.plan, before.revision);

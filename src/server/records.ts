@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { differences } from '../core/plan/differences';
 import type { RecordTable, Stored } from '../db/records';
 import { notFound, Problem } from './problem';
@@ -26,6 +27,7 @@ export function saveRecord<Item extends { id: string; name: string }>(
 ): Stored<Item> {
   const before = table.find(item.id);
   if (!before) throw notFound(what, item.id);
+  if (isDeepStrictEqual(item, before.item)) return before;
   if (!table.update(item, revision, at)) throw conflict(item, before.item, before.revision);
   return { item, revision: revision + 1 };
 }

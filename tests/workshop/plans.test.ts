@@ -33,6 +33,13 @@ test('a save moves the revision; a save against an old one is told what differs,
   assert.equal(savePlan(workshop, stored.id, { ...stored.plan, pieces: 18 }, 2).plan.pieces, 18);
 });
 
+test('a save that is sent twice, because its answer got lost, is no conflict', () => {
+  const { workshop, stored } = workshopWith(file);
+  const mine = { ...stored.plan, pieces: 12 };
+  const first = savePlan(workshop, stored.id, mine, stored.revision);
+  assert.deepEqual(savePlan(workshop, stored.id, structuredClone(mine), stored.revision), first);
+});
+
 test('a version that a run has used stays; the next save begins a new one', () => {
   const { workshop, stored } = workshopWith(file);
   const run = startRun(workshop, crypto.randomUUID(), stored.id);

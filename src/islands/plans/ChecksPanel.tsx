@@ -18,7 +18,7 @@ const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }
 /** Everything that was found about the plan, gravest first. */
 export function ChecksPanel({ findings, showing, onMend }: Props) {
   return (
-    <section className="plate flex min-h-0 flex-1 flex-col p-3" aria-labelledby="checks-title">
+    <section className="plate flex min-h-44 flex-1 flex-col p-3 xl:min-h-0" aria-labelledby="checks-title">
       <h2 id="checks-title" className="font-semibold">
         Checks
       </h2>

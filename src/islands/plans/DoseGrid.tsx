@@ -115,7 +115,7 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
                 <label className="flex items-center gap-2">
                   <span className="quiet text-xs">Base</span>
                   <select
-                    className="select select-sm w-full font-semibold"
+                    className="select select-sm w-full pointer-coarse:min-h-11 font-semibold"
                     value={pour.baseId}
                     onChange={({ target }) => editPour({ baseId: target.value }, 'base')}
                   >
@@ -209,7 +209,7 @@ function DoseRow({ name, kind, text, severity, figures, onText, onRemove, onEnte
         <td>
           <input
             data-dose
-            className={`input input-sm w-full ${severity ? BORDER[severity] : ''}`}
+            className={`input input-sm w-full pointer-coarse:min-h-11 ${severity ? BORDER[severity] : ''}`}
             aria-label={`Dose of ${name}`}
             aria-invalid={!parsed.success}
             aria-describedby={parsed.success ? undefined : id}
@@ -267,6 +267,11 @@ function AddDose({ materials, onAdd }: { materials: Material[]; onAdd(material: 
   const [chosen, setChosen] = useState('');
   const dosed = materials.filter((material): material is DosedMaterial => material.kind !== 'base');
   const material = dosed.find(({ id }) => id === chosen);
+  function add() {
+    if (!material) return;
+    onAdd(material);
+    setChosen('');
+  }
   if (dosed.length === 0) {
     return (
       <p className="quiet mt-2 text-sm">
@@ -283,16 +288,20 @@ function AddDose({ materials, onAdd }: { materials: Material[]; onAdd(material: 
       className="mt-2 flex items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!material) return;
-        onAdd(material);
-        setChosen('');
+        add();
       }}
     >
       <select
-        className="select w-full max-w-72"
+        className="select min-h-11 w-full max-w-72"
         aria-label="Material to add"
         value={chosen}
         onChange={({ target }) => setChosen(target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && material) {
+            event.preventDefault();
+            add();
+          }
+        }}
       >
         <option value="">Add from the shelf …</option>
         {MATERIAL_KINDS.filter((kind) => kind !== 'base').map((kind) => (
@@ -307,7 +316,7 @@ function AddDose({ materials, onAdd }: { materials: Material[]; onAdd(material: 
           </optgroup>
         ))}
       </select>
-      <button type="submit" className="btn btn-secondary" disabled={!material}>
+      <button type="submit" className="btn btn-secondary min-h-11" disabled={!material}>
         Add
       </button>
     </form>

@@ -112,7 +112,7 @@ function BenchButton({ stopped, onBench }: { stopped: boolean; onBench(): Promis
   return (
     <button
       type="button"
-      className="btn btn-primary ml-1 px-3"
+      className="btn btn-primary ml-1 min-h-11 px-3"
       disabled={stopped || busy}
       title={stopped ? 'A stop among the checks keeps this plan from the bench' : undefined}
       onClick={async () => {
@@ -166,7 +166,7 @@ function NameField({ name, onChange }: { name: string; onChange(name: string): v
       </label>
       <input
         id="plan-name"
-        className={`input input-sm w-full font-semibold ${fault ? 'input-error' : ''}`}
+        className={`input input-sm w-full pointer-coarse:min-h-11 font-semibold ${fault ? 'input-error' : ''}`}
         autoComplete="off"
         value={text}
         aria-invalid={fault !== null}
@@ -199,7 +199,7 @@ function Choice({ label, value, className, children, onChange }: ChoiceProps) {
     <label className={`flex flex-col ${className}`}>
       <span className="quiet text-xs">{label}</span>
       <select
-        className="select select-sm w-full"
+        className="select select-sm w-full pointer-coarse:min-h-11"
         value={value}
         onChange={({ target }) => onChange(target.value)}
       >

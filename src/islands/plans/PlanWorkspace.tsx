@@ -104,10 +104,10 @@ export default function PlanWorkspace({ stored, molds, materials, showing }: Pro
           {problem}
         </p>
       )}
-      <div className="grid min-h-0 flex-1 gap-2 md:grid-cols-[minmax(220px,300px)_1fr] md:grid-rows-[minmax(0,1fr)] lg:grid-cols-[minmax(240px,310px)_1fr_290px] md:overflow-y-auto lg:overflow-visible">
+      <div className="grid min-h-0 flex-1 gap-2 md:grid-cols-[270px_1fr] md:grid-rows-[auto_1fr] md:overflow-y-auto xl:grid-cols-[310px_1fr_290px] xl:grid-rows-[minmax(0,1fr)] xl:overflow-visible">
         <section
           aria-labelledby="section-title"
-          className="plate flex min-h-0 flex-col p-3 md:overflow-y-auto"
+          className="plate flex flex-col p-3 xl:min-h-0 xl:overflow-y-auto"
         >
           <h2 id="section-title" className="font-semibold">
             Section
@@ -121,7 +121,10 @@ export default function PlanWorkspace({ stored, molds, materials, showing }: Pro
           <TurnRound file={file} sheet={sheet} showing={showing} onEdit={edit} />
         </section>
 
-        <section aria-labelledby="doses-title" className="plate flex min-h-0 flex-col p-3">
+        <section
+          aria-labelledby="doses-title"
+          className="plate flex min-h-0 flex-col p-3 md:row-span-2 xl:row-span-1"
+        >
           <DoseGrid
             plan={plan}
             pourIndex={pour}
@@ -135,7 +138,7 @@ export default function PlanWorkspace({ stored, molds, materials, showing }: Pro
           <FixedDosesHint plan={plan} start={stored.plan.pieces} onEdit={edit} />
         </section>
 
-        <div className="flex min-h-0 flex-col gap-2 md:col-span-2 lg:col-span-1">
+        <div className="flex flex-col gap-2 xl:min-h-0">
           <TotalsPanel sheet={sheet} showing={showing} />
           <ChecksPanel
             findings={findings}

@@ -1,3 +1,4 @@
+import { ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
 import type { Plan, PlanFile } from '../../core/plan/plan';
@@ -20,28 +21,36 @@ interface Turned {
   plan: Plan | null;
 }
 
+/** Where the workspace has three columns, there is room for it from the start. */
+const WIDE = '(min-width: 80rem)';
 const MOST_PIECES = 100_000;
 const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
 export function TurnRound({ file, sheet, showing, onEdit }: Props) {
+  const [startsOpen] = useState(() => matchMedia(WIDE).matches);
   if (!sheet) return null;
   return (
-    <div className="mt-3 flex flex-col gap-2">
-      <h3 className="text-sm font-semibold">Turn it round</h3>
-      <TurnField
-        label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
-        showing={showing}
-        turn={(massG) => fromBase(file, sheet, massG)}
-        onTake={(plan) => onEdit(plan, `from base ${Date.now()}`)}
-      />
-      <TurnField
-        label="Wanted weight a piece"
-        showing={showing}
-        turn={(massG) => fromPieceWeight(file, massG, showing)}
-        onTake={(plan) => onEdit(plan, `from weight ${Date.now()}`)}
-      />
-    </div>
+    <details className="mt-2" open={startsOpen}>
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
+        <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
+        Turn it round
+      </summary>
+      <div className="flex flex-col gap-2">
+        <TurnField
+          label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
+          showing={showing}
+          turn={(massG) => fromBase(file, sheet, massG)}
+          onTake={(plan) => onEdit(plan, `from base ${Date.now()}`)}
+        />
+        <TurnField
+          label="Wanted weight a piece"
+          showing={showing}
+          turn={(massG) => fromPieceWeight(file, massG, showing)}
+          onTake={(plan) => onEdit(plan, `from weight ${Date.now()}`)}
+        />
+      </div>
+    </details>
   );
 }
 

@@ -47,6 +47,14 @@ export function useAutosave(stored: StoredPlan, present: Plan, startRevision: nu
   const keptText = useRef('');
   const inFlight = useRef<Promise<boolean> | null>(null);
 
+  const keepDraft = useCallback(
+    (plan: Plan) => {
+      keptText.current = JSON.stringify({ plan, revision: revision.current });
+      localStorage.setItem(draftKey(stored.id), keptText.current);
+    },
+    [stored.id],
+  );
+
   /** Another tab's draft of the same plan stays. */
   const dropDraft = useCallback(() => {
     const key = draftKey(stored.id);
@@ -76,9 +84,12 @@ export function useAutosave(stored: StoredPlan, present: Plan, startRevision: nu
     if (wanted.current === plan) {
       dropDraft();
       setState({ is: 'saved' });
+    } else {
+      // Typed on meanwhile: what is kept now follows from the save that just went through.
+      keepDraft(wanted.current);
     }
     return true;
-  }, [stored.id, dropDraft]);
+  }, [stored.id, keepDraft, dropDraft]);
 
   /** Saves until what is saved is what is wanted; false when it could not. */
   const flush = useCallback(async (): Promise<boolean> => {
@@ -95,8 +106,7 @@ export function useAutosave(stored: StoredPlan, present: Plan, startRevision: nu
   useEffect(() => {
     wanted.current = present;
     if (present === savedPlan.current) return;
-    keptText.current = JSON.stringify({ plan: present, revision: revision.current });
-    localStorage.setItem(draftKey(stored.id), keptText.current);
+    keepDraft(present);
     setState((before) => (before.is === 'conflict' ? before : { is: 'unsaved' }));
     const timer = setTimeout(() => {
       setState((before) => {
@@ -105,7 +115,7 @@ export function useAutosave(stored: StoredPlan, present: Plan, startRevision: nu
       });
     }, QUIET_MS);
     return () => clearTimeout(timer);
-  }, [present, stored.id, flush]);
+  }, [present, keepDraft, flush]);
 
   useEffect(() => {
     if (state.is !== 'failed' || state.problem.status !== 0) return;

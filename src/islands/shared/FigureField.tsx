@@ -36,7 +36,7 @@ export function FigureField({ label, value, rule, disabled, className = '', onCh
       <div className="relative">
         <input
           id={id}
-          className={`input input-sm w-full ${rule.unit ? 'pr-8' : ''} ${parsed.success ? '' : 'input-error'}`}
+          className={`input input-sm w-full pointer-coarse:min-h-11 ${rule.unit ? 'pr-8' : ''} ${parsed.success ? '' : 'input-error'}`}
           inputMode={rule.whole ? 'numeric' : 'decimal'}
           autoComplete="off"
           value={text}

@@ -58,10 +58,10 @@ export function Section({ mold, pours, locale, thumbnail = false }: Props) {
   const layers = layersOf(shape, mold.capacityMl, pours);
   const fillMm = layers.at(-1)?.toMm ?? 0;
   // Figures keep their size on the screen: they are a share of the width that is drawn.
-  const text = thumbnail ? 0 : (width + 2 * WALL_MM) / 17;
+  const text = thumbnail ? 0 : (width + 2 * WALL_MM) / 16;
   const room = thumbnail
     ? { left: 0, right: 0, bottom: 0, top: 0.5 }
-    : { left: text * 2.4, right: text * 2.7, bottom: text * 1.9, top: text * 0.5 };
+    : { left: text * 2.8, right: text * 3.6, bottom: text * 2.5, top: text * 0.6 };
   const view = [
     -width / 2 - WALL_MM - room.left,
     -depth - room.top,
@@ -99,12 +99,18 @@ export function Section({ mold, pours, locale, thumbnail = false }: Props) {
       ))}
       {!thumbnail && (
         <g fontSize={text * 0.9} fill="currentColor" stroke="none">
-          <HeightRuler depth={depth} x={-width / 2 - WALL_MM - 1} text={text * 0.9} />
-          <WidthRuler width={width} y={WALL_MM + 1.5} text={text * 0.9} locale={locale} />
-          <g stroke="currentColor" strokeWidth={0.35} strokeDasharray="1.6 1.2">
-            <line x1={-halfWidthAtMm(shape, fillMm)} x2={width / 2 + WALL_MM + 2} y1={-fillMm} y2={-fillMm} />
-          </g>
-          <text x={width / 2 + WALL_MM + 2.5} y={-fillMm + text * 0.3}>
+          <HeightRuler depth={depth} x={-width / 2 - WALL_MM - text * 0.4} text={text} />
+          <WidthRuler width={width} y={WALL_MM + text * 0.5} text={text} locale={locale} />
+          <line
+            x1={-halfWidthAtMm(shape, fillMm)}
+            x2={width / 2 + WALL_MM + text * 0.7}
+            y1={-fillMm}
+            y2={-fillMm}
+            stroke="currentColor"
+            strokeWidth={text / 9}
+            strokeDasharray={`${text * 0.4} ${text * 0.3}`}
+          />
+          <text x={width / 2 + WALL_MM + text} y={-fillMm + text * 0.3}>
             {showNumber(fillMm, 1, locale)}
           </text>
         </g>
@@ -144,41 +150,41 @@ function wall(shape: KnownShape): string {
 const TICK_MM = 5;
 const LABEL_EVERY_MM = 10;
 
-function HeightRuler({ depth, x, text }: { depth: number; x: number; text: number }) {
+interface RulerProps {
+  /** Height of a line of text, mm of the drawing. */
+  text: number;
+}
+
+function HeightRuler({ depth, x, text }: RulerProps & { depth: number; x: number }) {
   const ticks = Array.from({ length: Math.floor(depth / TICK_MM) + 1 }, (_, index) => index * TICK_MM);
   return (
     <g>
-      <line x1={x} x2={x} y1={0} y2={-depth} stroke="currentColor" strokeWidth={0.3} />
-      {ticks.map((mm) => (
-        <g key={mm}>
-          <line
-            x1={x}
-            x2={x - text * (mm % LABEL_EVERY_MM === 0 ? 0.7 : 0.4)}
-            y1={-mm}
-            y2={-mm}
-            stroke="currentColor"
-            strokeWidth={0.3}
-          />
-          {mm % LABEL_EVERY_MM === 0 && (
-            <text x={x - text * 0.9} y={-mm + text * 0.35} textAnchor="end">
-              {mm}
-            </text>
-          )}
-        </g>
-      ))}
+      <g stroke="currentColor" strokeWidth={text / 11}>
+        <line x1={x} x2={x} y1={0} y2={-depth} />
+        {ticks.map((mm) => (
+          <line key={mm} x1={x} x2={x - text * (mm % LABEL_EVERY_MM === 0 ? 0.6 : 0.35)} y1={-mm} y2={-mm} />
+        ))}
+      </g>
+      {ticks
+        .filter((mm) => mm % LABEL_EVERY_MM === 0)
+        .map((mm) => (
+          <text key={mm} x={x - text * 0.8} y={-mm + text * 0.32} textAnchor="end">
+            {mm}
+          </text>
+        ))}
     </g>
   );
 }
 
-function WidthRuler({ width, y, text, locale }: { width: number; y: number; text: number; locale: string }) {
+function WidthRuler({ width, y, text, locale }: RulerProps & { width: number; y: number; locale: string }) {
   return (
     <g>
-      <g stroke="currentColor" strokeWidth={0.3}>
-        <line x1={-width / 2} x2={width / 2} y1={y + 1.5} y2={y + 1.5} />
-        <line x1={-width / 2} x2={-width / 2} y1={y} y2={y + 3} />
-        <line x1={width / 2} x2={width / 2} y1={y} y2={y + 3} />
+      <g stroke="currentColor" strokeWidth={text / 11}>
+        <line x1={-width / 2} x2={width / 2} y1={y + text * 0.4} y2={y + text * 0.4} />
+        <line x1={-width / 2} x2={-width / 2} y1={y} y2={y + text * 0.8} />
+        <line x1={width / 2} x2={width / 2} y1={y} y2={y + text * 0.8} />
       </g>
-      <text x={0} y={y + 2.2 + text} textAnchor="middle">
+      <text x={0} y={y + text * 1.6} textAnchor="middle">
         {showNumber(width, 1, locale, 0)} mm
       </text>
     </g>

@@ -1,0 +1,81 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { additive } from '../support/planFiles';
+import { given, ownFile, scent } from './workshop';
+
+async function looksRight(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser, request }) => {
+    test.setTimeout(180_000);
+    const context = await browser.newContext({ colorScheme, viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    const problems: string[] = [];
+    page.on('pageerror', (error) => problems.push(error.message));
+    page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
+
+    const extra = additive({ name: 'Extra', skin: 'unknown' });
+    const { id } = await given(
+      request,
+      ownFile([
+        [scent, '2 %'],
+        [extra, '6 g'],
+      ]),
+    );
+    const faulty = await given(
+      request,
+      ownFile([
+        [scent, '6 %'],
+        [extra, 'some'],
+      ]),
+    );
+    const runId = crypto.randomUUID();
+    await request.post('/api/runs', { data: { id: runId, planId: id } });
+    const log = (await (await request.get('/api/log')).json())[0].runId;
+
+    for (const path of [
+      '/',
+      '/plans',
+      `/plans/${id}`,
+      `/plans/${faulty.id}`,
+      `/plans/${id}/sheet`,
+      `/plans/${id}/versions`,
+      '/molds',
+      '/shelf',
+      '/bench',
+      `/bench/${runId}`,
+      '/log',
+      `/log/${log}`,
+      `/log/${log}/sheet`,
+    ]) {
+      await page.goto(path, { waitUntil: 'networkidle' });
+      await looksRight(page);
+    }
+
+    await page.goto('/plans', { waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: 'New plan' }).click();
+    await looksRight(page);
+    await page.goto('/shelf', { waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: 'New material' }).click();
+    await looksRight(page);
+    await page.goto('/molds', { waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: 'New mold' }).click();
+    await looksRight(page);
+    await page.goto(`/bench/${runId}`, { waitUntil: 'networkidle' });
+    await page.getByLabel('On the scale').fill('620');
+    await page.getByRole('button', { name: 'Tick', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
+    await looksRight(page);
+    await page.getByRole('button', { name: /ticked/ }).click();
+    await looksRight(page);
+    expect(problems).toEqual([]);
+    await context.close();
+  });
+}

@@ -1,0 +1,95 @@
+import { expect, test } from '@playwright/test';
+import { given, ownFile, scent } from './workshop';
+
+test('a reload in mid-run loses neither a tick nor what was being typed', async ({ page, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  await page.getByLabel('On the scale').fill('620');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByLabel('On the scale').fill('12.3');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /Base.*ticked/ })).toContainText('620.0 g');
+  await expect(page.getByLabel('On the scale')).toHaveValue('12.3');
+  await page.getByRole('button', { name: /Base.*ticked/ }).click();
+  await page.getByRole('button', { name: 'Undo this tick' }).click();
+  await expect(page.getByTestId('target')).toHaveText(/616\.4/);
+});
+
+test('a weight that cannot be read is refused at the field, in words', async ({ page, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  const field = page.getByLabel('On the scale');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(page.getByText('Nothing typed yet')).toBeVisible();
+  for (const [typed, reason] of [
+    ['-5', 'below zero'],
+    ['abc', 'doesn’t start with a number'],
+    ['2 %', 'doesn’t fit here'],
+    ['99999999', 'more than any workshop pours'],
+    ['0', 'Nothing on the scale yet'],
+  ] as const) {
+    await field.fill(typed);
+    await page.getByRole('button', { name: 'Tick', exact: true }).click();
+    await expect(page.getByText(reason)).toBeVisible();
+    await expect(page.getByTestId('target')).toBeVisible();
+  }
+  await field.fill('620,5');
+  await page.getByRole('button', { name: 'Tick', exact: true }).dblclick();
+  await expect(page.getByRole('button', { name: /Base.*ticked/ })).toContainText('620.5 g');
+  await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
+});
+
+test('a tick that does not reach the server is kept, said, and sent once', async ({ page, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  await page.getByLabel('On the scale').fill('611');
+  // The request arrives, the answer is lost: the worst case for counting twice.
+  await page.route('**/events', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('does not answer');
+  await expect(page.getByLabel('On the scale')).toHaveValue('611');
+  await page.unroute('**/events');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
+  const run = await (await request.get(`/api/runs/${page.url().split('/').at(-1)}`)).json();
+  expect(run.events).toHaveLength(1);
+});
+
+test('two screens at one run: the second is told and shows how it stands', async ({ context, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  const runId = crypto.randomUUID();
+  await request.post('/api/runs', { data: { id: runId, planId: id } });
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  for (const page of [one, two]) await page.goto(`/bench/${runId}`);
+  await two.getByLabel('On the scale').fill('640');
+  await one.getByLabel('On the scale').fill('620');
+  await one.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(one.getByRole('heading', { name: 'Melt' })).toBeVisible();
+  await two.getByLabel('On the scale').fill('640');
+  await two.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(two.getByRole('alert')).toContainText('ticked already');
+  await expect(two.getByRole('button', { name: /Base.*ticked/ })).toContainText('620.0 g');
+});
+
+test('a run can be given up after a second thought', async ({ page, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  const runId = crypto.randomUUID();
+  await request.post('/api/runs', { data: { id: runId, planId: id } });
+  await page.goto(`/bench/${runId}`);
+  await page.getByRole('button', { name: 'Give this run up' }).click();
+  await page.getByRole('button', { name: 'Keep on' }).click();
+  await expect(page.getByTestId('target')).toBeVisible();
+  await page.getByRole('button', { name: 'Give this run up' }).click();
+  await page.getByRole('button', { name: 'Give it up' }).click();
+  await expect(page.getByText('This run was given up.')).toBeVisible();
+});

@@ -1,0 +1,241 @@
+import { expect, test } from '@playwright/test';
+import { additive } from '../support/planFiles';
+import { doseField, given, ownFile, saved, scent } from './workshop';
+
+const extra = additive({ name: 'Extra' });
+
+test('a usual plan fits 1280x800 without scrolling, and every key shows everywhere at once', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(
+    request,
+    ownFile([
+      [scent, '2 %'],
+      [extra, '6 g'],
+    ]),
+  );
+  await page.goto(`/plans/${id}`);
+  const field = doseField(page, file.materials[1]?.name);
+  await expect(field).toBeVisible();
+  const overflow = await page.evaluate(() => document.documentElement.scrollHeight - innerHeight);
+  expect(overflow).toBeLessThanOrEqual(0);
+  for (const [typed, ofProduct] of [
+    ['1 %', '0.98 %'],
+    ['1½ %', '1.46 %'],
+    ['1,5 %', '1.46 %'],
+  ] as const) {
+    await field.fill(typed);
+    await expect(page.getByRole('row', { name: /Scent/ })).toContainText(ofProduct);
+  }
+  await field.fill('0.27 oz');
+  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('7.65');
+});
+
+test('a dose that cannot be read says what and how, stays as typed, and survives a reload', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[scent, '2 %']]));
+  const name = file.materials[1]?.name;
+  await page.goto(`/plans/${id}`);
+  for (const [typed, reason] of [
+    ['', 'Nothing typed yet'],
+    ['2,5', 'has no unit'],
+    ['½', 'has no unit'],
+    ['-1 %', 'below zero'],
+    ['1e400', 'is not a unit'],
+    ['NaN', 'doesn’t start with a number'],
+    ['2-3 %', 'is a range'],
+    ['<img src=x onerror=alert(1)>', 'doesn’t start with a number'],
+    ['9'.repeat(10_000), 'characters are too many'],
+  ] as const) {
+    await doseField(page, name).fill(typed);
+    await expect(page.getByRole('alert')).toContainText(reason);
+    await expect(page.getByRole('button', { name: 'To the bench' })).toBeDisabled();
+  }
+  await doseField(page, name).fill('2 spoonfuls');
+  await saved(page);
+  await page.reload();
+  await expect(doseField(page, name)).toHaveValue('2 spoonfuls');
+  await expect(page.getByText(`${name}: dose can’t be read`)).toBeVisible();
+});
+
+test('fields of the plan bar refuse what they cannot be, keep it in sight, and hold the last good value', async ({
+  page,
+  request,
+}) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  for (const [label, bad] of [
+    ['Pieces', ['', '0', '-1', '2,5', '½', '1e400', 'NaN', '999999999', '<b>', '12 pieces of soap']],
+    ['Fill', ['', '0', '101', '-5', 'full', '1,250']],
+    ['Stays in jug', ['', '51', '-1', 'x']],
+  ] as const) {
+    const field = page.getByLabel(label, { exact: true });
+    const before = await field.inputValue();
+    for (const text of bad) {
+      await field.fill(text);
+      await expect(field).toHaveAttribute('aria-invalid', 'true');
+      await expect(field).toHaveValue(text);
+    }
+    await expect(page.getByText('6 pieces of')).toBeVisible();
+    await field.fill(before);
+    await expect(field).toHaveAttribute('aria-invalid', 'false');
+  }
+  await page.getByLabel('Plan', { exact: true }).fill('');
+  await expect(page.getByText('A plan needs a name.')).toBeVisible();
+});
+
+test('turned round: pieces from the base on hand, fill from a wanted weight', async ({ page, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  // 100 mL a piece needs 100 / (1/1.05 + 0.02/0.95) = 102.73 g of base: 900 g make 8.
+  await page.getByLabel(/on hand, g/).fill('900');
+  await expect(page.getByText('makes 8 pieces')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it' }).first().click();
+  await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('8');
+  // A full piece weighs 104.78 g.
+  await page.getByLabel('Wanted weight a piece, g').fill('120');
+  await expect(page.getByText('the cavity holds 104.8 g at the most')).toBeVisible();
+  await page.getByLabel('Wanted weight a piece, g').fill('95');
+  await expect(page.getByText('fills to 90.66 %')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it' }).last().click();
+  await expect(page.getByText('95.0 g')).toBeVisible();
+});
+
+test('fixed doses are not silently thinned when the pieces change', async ({ page, request }) => {
+  const { id, file } = await given(request, ownFile([[extra, '6 g']]));
+  const name = file.materials[1]?.name;
+  await page.goto(`/plans/${id}`);
+  await page.getByLabel('Pieces', { exact: true }).fill('12');
+  await expect(page.getByText('6 g is still as typed for 6 pieces.')).toBeVisible();
+  await page.getByRole('button', { name: 'Scale to 12' }).click();
+  await expect(doseField(page, name)).toHaveValue('12 g');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(doseField(page, name)).toHaveValue('6 g');
+});
+
+test('two tabs: the second save is told what changed, and each way on loses nothing', async ({
+  context,
+  request,
+}) => {
+  for (const way of ['Keep mine', 'Take theirs', 'Save mine as a copy'] as const) {
+    const { id, file } = await given(request, ownFile([[scent, '2 %']]));
+    const name = file.materials[1]?.name;
+    const [one, two] = [await context.newPage(), await context.newPage()];
+    for (const page of [one, two]) {
+      await page.goto(`/plans/${id}`);
+      await expect(doseField(page, name)).toBeVisible();
+    }
+    await doseField(one, name).fill('1 %');
+    await saved(one);
+    await doseField(two, name).fill('2.5 %');
+    const dialog = two.getByRole('dialog', { name: 'This plan was also changed elsewhere' });
+    await expect(dialog).toBeVisible();
+    await expect(dialog.getByRole('row', { name: /dose 1/ })).toContainText(/2\.5 %.*1 %/s);
+    await dialog.getByRole('button', { name: way }).click();
+    await saved(two);
+    const text = async (planId: string) =>
+      (await (await request.get(`/api/plans/${planId}`)).json()).plan.pours[0].doses[0].text;
+    if (way === 'Keep mine') expect(await text(id)).toBe('2.5 %');
+    else expect(await text(id)).toBe('1 %');
+    if (way === 'Take theirs') await expect(doseField(two, name)).toHaveValue('1 %');
+    if (way === 'Save mine as a copy') {
+      await two.waitForURL((url) => !url.pathname.endsWith(id));
+      expect(await text(two.url().split('/').at(-1) ?? '')).toBe('2.5 %');
+    }
+    await one.close();
+    await two.close();
+  }
+});
+
+test('while the server does not answer, the plan waits in the browser and is saved later', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[scent, '2 %']]));
+  const name = file.materials[1]?.name;
+  await page.goto(`/plans/${id}`);
+  await expect(doseField(page, name)).toBeVisible();
+  await page.route('**/api/plans/**', (route) => route.abort());
+  await doseField(page, name).fill('1.7 %');
+  await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
+  await page.unroute('**/api/plans/**');
+  await page.route('**/api/plans/**', (route) => route.abort());
+  await page.reload();
+  await expect(doseField(page, name)).toHaveValue('1.7 %');
+  await page.unroute('**/api/plans/**');
+  await saved(page);
+  expect((await (await request.get(`/api/plans/${id}`)).json()).plan.pours[0].doses[0].text).toBe('1.7 %');
+});
+
+test('a plan that a run has used gets a new version, and the old one stays readable', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[scent, '2 %']]));
+  const name = file.materials[1]?.name;
+  await request.post('/api/runs', { data: { id: crypto.randomUUID(), planId: id } });
+  await page.goto(`/plans/${id}`);
+  await doseField(page, name).fill('1.2 %');
+  await page.getByRole('link', { name: 'Version 2' }).click();
+  await page.getByRole('link', { name: /Version 1/ }).click();
+  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('2 %');
+  await expect(page.getByText('An older version')).toBeVisible();
+});
+
+test('the bench sheet prints on one page, A4 and Letter, with twelve materials and cautions', async ({
+  page,
+  request,
+}) => {
+  const many = Array.from({ length: 12 }, (_, n): [typeof extra, string] => [
+    { ...extra, id: `extra-${n}`, name: `Material number ${n}`, skin: n < 3 ? 'unknown' : 'released' },
+    '0.5 %',
+  ]);
+  const { id } = await given(request, ownFile(many, { note: 'Stir for a minute.\nPour slowly.' }));
+  await page.goto(`/plans/${id}/sheet`);
+  for (const format of ['A4', 'Letter']) {
+    const pdf = (await page.pdf({ format })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)?.length, format).toBe(1);
+  }
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByText('Hot base burns and sticks')).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+});
+
+test('duplicate and plan file: out, and in again through the page', async ({ page, request }, info) => {
+  const { id, file } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const path = info.outputPath('out.plan.json');
+  await (await download).saveAs(path);
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByLabel('Plan', { exact: true })).toHaveValue(`${file.plan.name} (copy)`);
+  await page.goto('/plans');
+  await page.getByLabel('Plan file').setInputFiles(path);
+  await page.waitForURL(/\/plans\/[0-9a-f-]{36}$/);
+  await expect(page.getByLabel('Plan', { exact: true })).toHaveValue(file.plan.name);
+  await page.goto('/plans');
+  const bad = {
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"idle-tallow/plan"}'),
+  };
+  await page.getByLabel('Plan file').setInputFiles(bad);
+  await expect(page.getByRole('alert')).toContainText('version is missing');
+});
+
+test('a double press begins one plan', async ({ page }) => {
+  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'New plan' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('Give it a name.')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('Pressed twice');
+  await page.getByRole('button', { name: 'Begin' }).dblclick();
+  await page.waitForURL(/\/plans\/[0-9a-f-]{36}$/);
+  await page.goto('/plans');
+  await expect(page.getByText('Pressed twice', { exact: true })).toHaveCount(1);
+});

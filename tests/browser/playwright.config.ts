@@ -1,0 +1,49 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from '../../scripts/ensureChromium.mjs';
+
+const PORT = 4390;
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  outputDir: join(tmpdir(), 'tallow-browser-results'),
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['./closingLine.ts']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: CHROMIUM,
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'desk', use: { viewport: { width: 1280, height: 800 } }, testIgnore: 'touch.spec.ts' },
+    {
+      name: 'tablet',
+      use: { viewport: { width: 1024, height: 768 }, hasTouch: true },
+      testMatch: 'touch.spec.ts',
+    },
+  ],
+  webServer: {
+    command: `node scripts/serve.mjs --demo --reset --port ${PORT} --data ${join(tmpdir(), 'tallow-browser-data')}`,
+    cwd: join(import.meta.dirname, '../..'),
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    reuseExistingServer: false,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 8000 },
+    timeout: 120_000,
+  },
+});

@@ -1,0 +1,52 @@
+import { type APIRequestContext, expect, type Page } from '@playwright/test';
+import type { DosedMaterial } from '../../src/core/materials/material';
+import type { PlanFile } from '../../src/core/plan/plan';
+import { base, fragrance, mold, planFile } from '../support/planFiles';
+
+let counted = 0;
+
+/** Records under names that no other test has, so that tests can share one workshop. */
+export function ownFile(
+  doses: [DosedMaterial, string][] = [],
+  plan: Partial<PlanFile['plan']> = {},
+): PlanFile {
+  const mark = `${process.pid}-${++counted}`;
+  const inMold = mold({
+    id: `mold-${mark}`,
+    name: `Mold ${mark}`,
+    shape: { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25 },
+  });
+  return planFile(
+    [
+      {
+        base: base({ id: `base-${mark}`, name: `Base ${mark}` }),
+        doses: doses.map(([material, text]) => [
+          { ...material, id: `${material.id}-${mark}`, name: `${material.name} ${mark}` },
+          text,
+        ]),
+      },
+    ],
+    { name: `Plan ${mark}`, ...plan },
+    inMold,
+  );
+}
+
+export const scent = fragrance({ name: 'Scent' });
+
+/** Puts a plan into the workshop and answers its id. */
+export async function given(
+  request: APIRequestContext,
+  file: PlanFile,
+): Promise<{ id: string; file: PlanFile }> {
+  const answer = await request.post('/api/plans/import', { data: file });
+  expect(answer.status()).toBe(201);
+  return { id: (await answer.json()).id, file };
+}
+
+export function doseField(page: Page, name: string | undefined) {
+  return page.getByLabel(`Dose of ${name}`, { exact: true });
+}
+
+export async function saved(page: Page) {
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+}
