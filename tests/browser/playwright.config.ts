@@ -1,6 +1,7 @@
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM_SWITCHES } from '../../scripts/browser.mjs';
 import { CHROMIUM } from '../../scripts/ensureChromium.mjs';
 
 const PORT = 4390;
@@ -19,15 +20,7 @@ export default defineConfig({
     locale: 'en-GB',
     launchOptions: {
       executablePath: CHROMIUM,
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: CHROMIUM_SWITCHES,
     },
   },
   projects: [

@@ -1,4 +1,5 @@
 import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import test, { after, before } from 'node:test';
 import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
@@ -267,4 +268,15 @@ test('versions in an address are checked', async () => {
 test('the published schema is served', async () => {
   const answer = await send(server.base, 'GET', '/api/schemas/plan-1');
   assert.equal(answer.body.$id, 'urn:idle-tallow:schema:plan-1');
+});
+
+test('the example of docs/api.md is what the server answers', async () => {
+  const [plan, answer] = [...readFileSync('docs/api.md', 'utf8').matchAll(/```json\n([\s\S]*?)```/g)].map(
+    ([, json]) => JSON.parse(json ?? ''),
+  );
+  const { status, body } = await send(server.base, 'POST', '/api/sheet', plan);
+  assert.equal(status, 200);
+  assert.deepEqual(body, answer);
+  // By hand: 6 · 104 · 0.95 / 0.97 = 611.134 mL in the jug, less 1.5 / 2.9 of mica, over 1/1.06 + 0.02/0.97.
+  assert.ok(Math.abs(body.sheet.pours[0].baseG - 633.41) < 0.01);
 });

@@ -23,10 +23,11 @@ export const additionsOverCap: Check = {
 
 function checkPour(pour: SheetPour, pourIndex: number): Finding[] {
   const gritApart = pour.base.baseKind !== 'syndet';
-  const isGrit = (line: SheetLine) =>
-    gritApart && line.material.kind === 'additive' && line.material.role === 'grit';
-  const counted = pour.lines.filter((line) => !isGrit(line));
-  const ofBase = counted.reduce((sum, line) => sum + line.ofBase, 0);
+  const isGrit = ({ material }: SheetLine) =>
+    gritApart && material.kind === 'additive' && material.role === 'grit';
+  const sum = (lines: SheetLine[]) => lines.reduce((total, line) => total + line.ofBase, 0);
+  const ofBase = sum(pour.lines.filter((line) => !isGrit(line)));
+  const gritOfBase = sum(pour.lines.filter(isGrit));
   const cap = additionsCap(pour.base);
   if (!exceeds(ofBase, cap.value)) return [];
   return [
@@ -34,9 +35,10 @@ function checkPour(pour: SheetPour, pourIndex: number): Finding[] {
       code: additionsOverCap.code,
       severity: cap.assumed ? 'caution' : 'stop',
       pourIndex,
-      doseIndexes: counted.map((line) => line.doseIndex),
+      // A sum is the fault of no single dose.
+      doseIndexes: [],
       about: pour.base.name,
-      figures: { ofBase, cap: cap.value, gritOfBase: Math.max(0, pour.additionsOfBase - ofBase) },
+      figures: { ofBase, cap: cap.value, gritOfBase },
       assumed: cap.assumed,
       mend: null,
     },

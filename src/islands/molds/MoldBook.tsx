@@ -27,7 +27,7 @@ export default function MoldBook({ start, showing }: { start: StoredMold[]; show
           New mold
         </button>
       </header>
-      <div className="grid items-start gap-4 xl:grid-cols-[1fr_auto]">
+      <div className={`grid items-start gap-4 ${open ? 'xl:grid-cols-[1fr_27rem]' : ''}`}>
         {open && (
           <div className="xl:order-last">
             <MoldEditor

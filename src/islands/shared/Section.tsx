@@ -68,7 +68,7 @@ export function Section({ mold, pours, locale, thumbnail = false }: Props) {
     width + 2 * WALL_MM + room.left + room.right,
     depth + WALL_MM + room.bottom + room.top,
   ];
-  const title = `Section of one cavity, ${showNumber(width, 0, locale)} by ${showNumber(depth, 0, locale)} mm, filled to ${showNumber(fillMm, 1, locale)} mm`;
+  const title = `Section of one cavity, ${showNumber(width, 0, locale)} by ${showNumber(depth, 0, locale)} mm${layers.length > 0 ? `, filled to ${showNumber(fillMm, 1, locale)} mm` : ''}`;
 
   return (
     <svg viewBox={view.join(' ')} className="h-full max-h-full w-full" role="img" aria-label={title}>
@@ -101,18 +101,22 @@ export function Section({ mold, pours, locale, thumbnail = false }: Props) {
         <g fontSize={text * 0.9} fill="currentColor" stroke="none">
           <HeightRuler depth={depth} x={-width / 2 - WALL_MM - text * 0.4} text={text} />
           <WidthRuler width={width} y={WALL_MM + text * 0.5} text={text} locale={locale} />
-          <line
-            x1={-halfWidthAtMm(shape, fillMm)}
-            x2={width / 2 + WALL_MM + text * 0.7}
-            y1={-fillMm}
-            y2={-fillMm}
-            stroke="currentColor"
-            strokeWidth={text / 9}
-            strokeDasharray={`${text * 0.4} ${text * 0.3}`}
-          />
-          <text x={width / 2 + WALL_MM + text} y={-fillMm + text * 0.3}>
-            {showNumber(fillMm, 1, locale)}
-          </text>
+          {layers.length > 0 && (
+            <>
+              <line
+                x1={-halfWidthAtMm(shape, fillMm)}
+                x2={width / 2 + WALL_MM + text * 0.7}
+                y1={-fillMm}
+                y2={-fillMm}
+                stroke="currentColor"
+                strokeWidth={text / 9}
+                strokeDasharray={`${text * 0.4} ${text * 0.3}`}
+              />
+              <text x={width / 2 + WALL_MM + text} y={-fillMm + text * 0.3}>
+                {showNumber(fillMm, 1, locale)}
+              </text>
+            </>
+          )}
         </g>
       )}
     </svg>

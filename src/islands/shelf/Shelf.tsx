@@ -42,7 +42,7 @@ export default function Shelf({ start, showing }: { start: StoredMaterial[]; sho
           New material
         </button>
       </header>
-      <div className="grid items-start gap-4 xl:grid-cols-[1fr_auto]">
+      <div className={`grid items-start gap-4 ${open ? 'xl:grid-cols-[1fr_27rem]' : ''}`}>
         {open && (
           <div className="xl:order-last">
             <MaterialEditor
@@ -126,7 +126,7 @@ function KindTable({ title, records, showing, onOpen }: TableProps) {
       <table className="table-sm table">
         <thead>
           <tr className="text-base-content">
-            <th scope="col" className="w-64 text-base font-semibold">
+            <th scope="col" className="w-52 text-base font-semibold">
               {title}
             </th>
             {heads.map((head) => (
@@ -149,7 +149,7 @@ function KindTable({ title, records, showing, onOpen }: TableProps) {
                 </button>
               </th>
               {facts(stored.item, showing).map(([head, fact]) => (
-                <td key={head} className={fact === null ? 'quiet italic' : ''}>
+                <td key={head} className={`whitespace-nowrap ${fact === null ? 'quiet italic' : ''}`}>
                   {fact ?? 'not known'}
                 </td>
               ))}

@@ -1,0 +1,17 @@
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from './ensureChromium.mjs';
+
+/** Switches for a headless Chromium that asks nothing of the network. */
+export const CHROMIUM_SWITCHES = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export function launchChromium() {
+  return chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_SWITCHES });
+}

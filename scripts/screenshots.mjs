@@ -1,0 +1,73 @@
+// `npm run screenshots`: one current picture of each main view, from the demo data, into docs/screenshots.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { launchChromium } from './browser.mjs';
+import { startChild } from './childServer.mjs';
+import { ensureChromium } from './ensureChromium.mjs';
+import { ensureBuilt, ensureInstalled, projectFolder } from './setup.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+const folder = join(projectFolder, 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+const server = await startChild(['--demo']);
+const browser = await launchChromium();
+
+const json = async (/** @type {string} */ path) => (await fetch(server.base + path)).json();
+const plans = await json('/api/plans');
+const planNamed = (/** @type {string} */ start) =>
+  plans.find((/** @type {{ plan: { name: string } }} */ { plan }) => plan.name.startsWith(start)).id;
+const [{ id: run }] = await json('/api/runs');
+const { runId: logged } = (await json('/api/log')).at(-1);
+
+/** @type {[name: string, path: string, before?: (page: import('@playwright/test').Page) => Promise<void>][]} */
+const VIEWS = [
+  ['today', '/'],
+  ['plans', '/plans'],
+  ['plan-workspace', `/plans/${planNamed('Tinsmith')}`],
+  [
+    'plan-checks',
+    `/plans/${planNamed('Nettle')}`,
+    async (page) => {
+      await page.getByLabel('Dose of Lime Peel oil').fill('2,4 %');
+      await page.getByText('Saved', { exact: true }).waitFor();
+    },
+  ],
+  ['bench-sheet', `/plans/${planNamed('Ropewalk')}/sheet`],
+  [
+    'bench',
+    `/bench/${run}`,
+    async (page) => {
+      await page.getByLabel('On the scale').fill('3.9');
+    },
+  ],
+  ['molds', '/molds', async (page) => page.getByRole('button', { name: /Guest pebbles/ }).click()],
+  ['shelf', '/shelf', async (page) => page.getByRole('button', { name: 'Bellmetal Rose' }).click()],
+  ['logbook', '/log'],
+  ['logbook-run', `/log/${logged}`],
+];
+
+for (const [name, path, before] of VIEWS) {
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    colorScheme: 'light',
+  });
+  await page.goto(server.base + path, { waitUntil: 'networkidle' });
+  await before?.(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  await page.close();
+}
+const night = await browser.newPage({
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  colorScheme: 'dark',
+});
+await night.goto(`${server.base}/bench/${run}`, { waitUntil: 'networkidle' });
+await night.screenshot({ path: join(folder, 'bench-night.png') });
+
+await browser.close();
+await server.stop();
+console.log(`${VIEWS.length + 1} pictures are in docs/screenshots.`);
