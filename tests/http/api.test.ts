@@ -126,7 +126,7 @@ test('pages and endpoints that are not there say so, without a stack', async () 
 });
 
 /** Values that people paste, type by accident, or send on purpose. */
-const HOSTILE = [
+const HOSTILE: unknown[] = [
   '',
   '2,5',
   '½',
@@ -144,7 +144,7 @@ const HOSTILE = [
   1e308,
   '\u0000',
   ['a', ['b']],
-  { __proto__: null, constructor: 1 },
+  { constructor: 1 },
 ];
 
 /** Every leaf and branch of a JSON value, as a path. */
