@@ -1,37 +1,43 @@
 import { expect, test } from '@playwright/test';
 import { doseField, given, ownFile, saved, scent } from './workshop';
 
-test('by touch on a tablet: a dose too high, mend, bench with the keypad, Logbook', async ({
+test('by touch on a tablet: new plan, a dose too high, mend, bench with the keypad, Logbook', async ({
   page,
   request,
 }) => {
-  const { id, file } = await given(request, ownFile([[scent, '4 %']]));
-  const scentName = file.materials[1]?.name;
-  await page.goto(`/plans/${id}`);
+  // Its own base, mold and scent; the plan is made by touch.
+  const { file } = await given(request, ownFile([[scent, '4 %']]));
+  const [inBase, inScent] = file.materials;
+  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'New plan' }).tap();
+  await page.getByLabel('Name', { exact: true }).fill('Touched');
+  await page.getByLabel('Mold', { exact: true }).selectOption(file.mold.id);
+  await page.getByLabel('Base', { exact: true }).selectOption(inBase?.id ?? '');
+  await page.getByRole('button', { name: 'Begin' }).tap();
+  await page.waitForURL(/\/plans\/[0-9a-f-]{36}$/);
+  await page.getByLabel('Stays in jug').fill('0');
+  await page.getByLabel('Material to add').selectOption(inScent?.id ?? '');
+  await page.getByRole('button', { name: 'Add', exact: true }).tap();
+  await doseField(page, inScent?.name).fill('4 %');
   await page.getByRole('button', { name: 'Bring down to 3 %' }).tap();
-  await expect(doseField(page, scentName)).toHaveValue('3 %');
+  await expect(doseField(page, inScent?.name)).toHaveValue('3 %');
   await saved(page);
   await page.getByRole('button', { name: 'To the bench' }).tap();
   await page.waitForURL(/\/bench\//);
 
-  // 600 mL; a gram of base with 3 % takes 1/1.05 + 0.03/0.95 = 0.98396 mL: 609.78 g. 3 % more is 628.1 g.
+  // 6 x 100 mL; a gram of base with 3 % takes 1/1.05 + 0.03/0.95 = 0.98396 mL: 609.78 g. 3 % more is 628.1 g.
   await expect(page.getByTestId('target')).toHaveText(/609\.8/);
-  for (const key of ['6', '2', '9', '.', '1'])
-    await page.getByRole('button', { name: key, exact: true }).tap();
+  const press = async (keys: string) => {
+    for (const key of keys) await page.getByRole('button', { name: key, exact: true }).tap();
+  };
+  await press('629');
   await page.getByRole('button', { name: 'Take the last figure back' }).tap();
-  await expect(page.getByLabel('On the scale')).toHaveValue('629.');
-  for (const key of ['8', '.', '1']) {
-    if (key === '8') {
-      await page.getByRole('button', { name: 'Take the last figure back' }).tap();
-      await page.getByRole('button', { name: 'Take the last figure back' }).tap();
-    }
-    await page.getByRole('button', { name: key, exact: true }).tap();
-  }
+  await press('8.1');
   await expect(page.getByLabel('On the scale')).toHaveValue('628.1');
   await page.getByRole('button', { name: 'Tick', exact: true }).tap();
   await page.getByRole('button', { name: 'Done' }).tap();
   await expect(page.getByTestId('target')).toHaveText(/18\.8/);
-  for (const key of ['1', '8', '.', '8']) await page.getByRole('button', { name: key, exact: true }).tap();
+  await press('18.8');
   await page.getByRole('button', { name: 'Tick', exact: true }).tap();
   await page.getByRole('button', { name: 'Done' }).tap();
   await page.getByText('Good', { exact: true }).tap();

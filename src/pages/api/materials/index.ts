@@ -1,13 +1,4 @@
 import { newMaterialSchema } from '../../../core/materials/material';
-import { endpoint } from '../../../server/endpoint';
-import { readJson } from '../../../server/readJson';
-import { workshop } from '../../../server/workshop';
+import { listEndpoints } from '../../../server/recordEndpoints';
 
-export const GET = endpoint(() => ({ body: workshop().materials.all() }));
-
-export const POST = endpoint(async ({ request }) => {
-  const { materials, newId, now } = workshop();
-  const item = { ...(await readJson(request, newMaterialSchema)), id: newId() };
-  materials.insert(item, now());
-  return { status: 201, body: { item, revision: 1 } };
-});
+export const { GET, POST } = listEndpoints(({ materials }) => materials, newMaterialSchema);

@@ -1,13 +1,4 @@
 import { newMoldSchema } from '../../../core/molds/mold';
-import { endpoint } from '../../../server/endpoint';
-import { readJson } from '../../../server/readJson';
-import { workshop } from '../../../server/workshop';
+import { listEndpoints } from '../../../server/recordEndpoints';
 
-export const GET = endpoint(() => ({ body: workshop().molds.all() }));
-
-export const POST = endpoint(async ({ request }) => {
-  const { molds, newId, now } = workshop();
-  const item = { ...(await readJson(request, newMoldSchema)), id: newId() };
-  molds.insert(item, now());
-  return { status: 201, body: { item, revision: 1 } };
-});
+export const { GET, POST } = listEndpoints(({ molds }) => molds, newMoldSchema);
