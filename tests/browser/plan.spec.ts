@@ -239,3 +239,48 @@ test('a double press begins one plan', async ({ page }) => {
   await page.goto('/plans');
   await expect(page.getByText('Pressed twice', { exact: true })).toHaveCount(1);
 });
+
+test('rates and relations, every other way to say a dose, and a column that is pasted', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(
+    request,
+    ownFile([
+      [scent, '2 %'],
+      [extra, '6 g'],
+    ]),
+  );
+  const [, inScent, inExtra] = file.materials;
+  await page.goto(`/plans/${id}`);
+
+  // The same again of the extra as of the fragrance.
+  await doseField(page, inExtra?.name).fill('= fragrance');
+  await expect(page.getByRole('row', { name: /Extra/ })).toContainText('2 %');
+  await doseField(page, inExtra?.name).fill('2x scent');
+  await expect(page.getByRole('row', { name: /Extra/ })).toContainText('4 %');
+  await doseField(page, inExtra?.name).fill('= honey');
+  await expect(page.getByText(/“= honey” can’t be followed/)).toBeVisible();
+
+  // ½ tsp of 0.95 g/mL in a pound: 2.4645 mL, 2.341 g in 453.59 g, 0.52 %.
+  await doseField(page, inScent?.name).fill('½ tsp/lb');
+  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('0.52 %');
+  await page.getByRole('button', { name: /Scent.*other ways/ }).click();
+  const ways = page.getByRole('list', { name: /Other ways to say Scent/ });
+  await expect(ways.getByRole('button', { name: /approximately\s*0\.5 tsp\/lb/ })).toBeVisible();
+  await ways.getByRole('button', { name: '0.516 %' }).click();
+  await expect(doseField(page, inScent?.name)).toHaveValue('0.516 %');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(doseField(page, inScent?.name)).toHaveValue('½ tsp/lb');
+
+  await doseField(page, inScent?.name).evaluate((field, text) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text', text);
+    field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+  }, '1,5 %\r\n8 g/100 g\r\n9 kg\r\n');
+  await expect(doseField(page, inScent?.name)).toHaveValue('1,5 %');
+  await expect(doseField(page, inExtra?.name)).toHaveValue('8 g/100 g');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(doseField(page, inScent?.name)).toHaveValue('½ tsp/lb');
+  await saved(page);
+});

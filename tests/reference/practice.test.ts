@@ -50,3 +50,13 @@ test('1 tbsp of an oil of 0.92 g/mL in 8 oz is 6.0 %', () => {
 test('23 + 23 drops in 8 oz lie between 0.9 and 1.1 %', () => {
   within(doseInBase(8 * G_PER_OZ, fragrance(), '46 drops').ofBase * 100, 1, 0.1);
 });
+
+test('¼ to ½ tsp/lb of a fragrance of 0.95 g/mL lies in 0.25 to 0.5 % within 0.03', () => {
+  within(doseInBase(1000, fragrance(), '¼ tsp/lb').ofBase * 100, 0.25, 0.03);
+  within(doseInBase(1000, fragrance(), '½ tsp/lb').ofBase * 100, 0.5, 0.03);
+});
+
+test('8 g of grounds per 100 g are 8 %, and 1 oz in 2 lb is 3.1 %', () => {
+  within(doseInBase(1000, additive({ role: 'grit' }), '8 g/100 g').ofBase, 0.08, 1e-12);
+  within(doseInBase(1000, fragrance(), '1 oz per 2 lb').ofBase * 100, 3.125, 1e-9);
+});

@@ -7,17 +7,19 @@ export const doseUnreadable: Check = {
 
   run: (sheet) =>
     sheet.pours.flatMap((pour, pourIndex) =>
-      pour.unreadable.map(({ doseIndex, material, text }) => ({
-        code: doseUnreadable.code,
-        severity: 'stop',
-        pourIndex,
-        doseIndexes: [doseIndex],
-        about: material.name,
-        text,
-        figures: {},
-        assumed: false,
-        mend: null,
-      })),
+      pour.unreadable
+        .filter(({ why }) => why === 'text')
+        .map(({ doseIndex, material, text }) => ({
+          code: doseUnreadable.code,
+          severity: 'stop',
+          pourIndex,
+          doseIndexes: [doseIndex],
+          about: material.name,
+          text,
+          figures: {},
+          assumed: false,
+          mend: null,
+        })),
     ),
 
   say({ about, text = '' }) {

@@ -62,11 +62,12 @@ function checkMaterial(pour: SheetPour, pourIndex: number, lines: SheetLine[]): 
 
 /**
  * A share of base that is safely within the limit. Fixed doses beside it thin out as the base weight grows in
- * the mended plan, so they are left out of the others: the mend may be a little lower than it must be.
+ * the mended plan, and doses that relate to it go down with it, so both are left out of the others: the mend may be
+ * a little lower than it must be.
  */
 function mendedShare(pour: SheetPour, lines: SheetLine[], limit: number): number {
   const others = pour.lines
-    .filter((line) => !lines.includes(line) && !line.fixed)
+    .filter((line) => !lines.includes(line) && line.saidAs === 'share')
     .reduce((sum, line) => sum + line.ofBase, 0);
   return baseShare(limit, others);
 }

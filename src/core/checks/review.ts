@@ -8,11 +8,13 @@ import { fragranceOverCap } from './fragranceOverCap';
 import { noRoomFinding, noRoomForBase } from './noRoomForBase';
 import { notForSkin } from './notForSkin';
 import { overSupplierLimit } from './overSupplierLimit';
+import { relationUnresolved } from './relationUnresolved';
 import { standInFigures } from './standInFigures';
 import { unknownLimit } from './unknownLimit';
 
 const CHECKS: readonly Check[] = [
   doseUnreadable,
+  relationUnresolved,
   notForSkin,
   overSupplierLimit,
   fragranceOverCap,

@@ -16,6 +16,9 @@ const BULK_DENSITY_G_PER_ML = 0.5;
 /** From memory: vegetable oils lie between 0.91 and 0.93 g/mL. */
 const OIL_DENSITY_G_PER_ML = 0.92;
 
+/** Our own assumption: a colour block is about an ounce. */
+const BLOCK_MASS_G = 28;
+
 /** Common practice, no source: what a base of its kind usually holds. */
 const FRAGRANCE_CAP_OF_BASE = { soap: 0.03, 'detergent-free': 0.03, syndet: 0.02 } as const;
 /** Syndet: common practice, no source. Soap: our own assumption, grit counted apart. */
@@ -44,7 +47,8 @@ export function spoonDensity(material: DosedMaterial): Figure {
   return figure(material.bulkDensityGPerMl, BULK_DENSITY_G_PER_ML);
 }
 
-function isPowder(
+/** True for what a spoon holds with air between the grains; a powder is not counted in drops. */
+export function isPowder(
   material: DosedMaterial,
 ): material is Extract<DosedMaterial, { bulkDensityGPerMl: number | null }> {
   if (material.kind === 'colorant') return material.form !== 'dye';
@@ -54,6 +58,11 @@ function isPowder(
 /** Millilitres a drop; no bottle has been counted yet, so always assumed. */
 export function dropVolume(): Figure {
   return { value: DEFAULT_ML_PER_DROP, assumed: true };
+}
+
+/** Grams a colour block; none has been weighed yet, so always assumed. */
+export function blockMass(): Figure {
+  return { value: BLOCK_MASS_G, assumed: true };
 }
 
 export function fragranceCap(base: Base): Figure {

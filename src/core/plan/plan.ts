@@ -121,22 +121,15 @@ export function pourLetter(pourIndex: number): string {
 /** Last digits may differ between writers of numbers; what is measured does not. */
 const SAME_WITHIN = 1e-9;
 
-function sameQuantity(one: Quantity | null, other: Quantity | null): boolean {
-  if (one === null || other === null) return one === other;
-  if (one.kind !== other.kind) return false;
-  const [first, second] = [amount(one), amount(other)];
-  return Math.abs(first - second) <= SAME_WITHIN * Math.max(first, second);
-}
-
-function amount(quantity: Quantity): number {
-  switch (quantity.kind) {
-    case 'mass':
-      return quantity.massG;
-    case 'volume':
-      return quantity.volumeMl;
-    case 'drops':
-      return quantity.drops;
-    case 'ofBase':
-      return quantity.fractionOfBase;
+function sameQuantity(one: unknown, other: unknown): boolean {
+  if (typeof one === 'number' && typeof other === 'number') {
+    return Math.abs(one - other) <= SAME_WITHIN * Math.max(Math.abs(one), Math.abs(other));
   }
+  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null)
+    return one === other;
+  const keys = Object.keys(one);
+  return (
+    keys.length === Object.keys(other).length &&
+    keys.every((key) => sameQuantity(one[key as never], other[key as never]))
+  );
 }

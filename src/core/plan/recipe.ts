@@ -1,21 +1,43 @@
-import { baseDensity, dropVolume, spoonDensity, stirredDensity } from '../materials/defaults';
+import { baseDensity, blockMass, dropVolume, spoonDensity, stirredDensity } from '../materials/defaults';
 import type { Base, DosedMaterial } from '../materials/material';
-import type { Dose, PlanFile, Pour } from './plan';
+import type { Counted, Quantity } from '../units/quantity';
+import type { Plan, PlanFile, Pour } from './plan';
+import { type RelationFault, relatedDoses } from './relations';
 
 /** Which stand-in figures a weight rests on until the user measures them. */
-export type Assumption = 'density' | 'spoon-density' | 'drop-volume';
+export const ASSUMPTIONS = ['density', 'spoon-density', 'drop-volume', 'block-mass'] as const;
+export type Assumption = (typeof ASSUMPTIONS)[number];
 
-/** A dose joined with its material and brought to one of two forms: it grows with the base, or it is fixed. */
+/** A weight as a straight line in the base weight B: shareOfBase · B + fixedG. */
+export interface Amount {
+  shareOfBase: number;
+  fixedG: number;
+}
+
+/** How a dose was said: in proportion to the base, as an amount, or in relation to other doses. */
+export const SAID_AS = ['share', 'fixed', 'relation'] as const;
+export type SaidAs = (typeof SAID_AS)[number];
+
+/** A dose joined with its material. */
 export interface RecipeDose {
   doseIndex: number;
   material: DosedMaterial;
   text: string;
-  amount: { by: 'share'; fractionOfBase: number } | { by: 'mass'; massG: number };
+  saidAs: SaidAs;
+  amount: Amount;
   /** g/mL in the jug. */
   densityGPerMl: number;
-  /** A weight or a share of weight is exact; a spoon, a volume or a drop is not. */
+  /** A weight or a share of weight is exact; a spoon, a volume, a block or a drop is not. */
   exact: boolean;
   assumed: Assumption[];
+}
+
+/** A dose that is in nothing that is computed, and why. */
+export interface UnreadDose {
+  doseIndex: number;
+  material: DosedMaterial;
+  text: string;
+  why: 'text' | RelationFault;
 }
 
 export interface RecipePour {
@@ -25,8 +47,7 @@ export interface RecipePour {
   /** This pour's share of the fill. */
   shareOfFill: number;
   doses: RecipeDose[];
-  /** Places of the doses whose text cannot be read; they are in nothing that is computed. */
-  unreadable: { doseIndex: number; material: DosedMaterial; text: string }[];
+  unreadable: UnreadDose[];
 }
 
 /** Joins a plan's pours with the materials they name. The file must have passed its schema. */
@@ -42,7 +63,7 @@ export function recipeOf(file: PlanFile): RecipePour[] {
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
       shareOfFill: pour.size.parts / allParts,
-      ...joinDoses(pour, (materialId) => {
+      ...joinDoses(pour, file.plan, (materialId) => {
         const material = materials.get(materialId);
         if (material === undefined || material.kind === 'base') {
           throw new RangeError(`no material “${materialId}” that can be dosed in the plan file`);
@@ -53,41 +74,161 @@ export function recipeOf(file: PlanFile): RecipePour[] {
   });
 }
 
-function joinDoses(pour: Pour, materialNamed: (id: string) => DosedMaterial) {
-  const doses: RecipeDose[] = [];
-  const unreadable: RecipePour['unreadable'] = [];
-  pour.doses.forEach((dose, doseIndex) => {
-    const material = materialNamed(dose.materialId);
-    if (dose.means === null) unreadable.push({ doseIndex, material, text: dose.text });
-    else doses.push({ doseIndex, material, text: dose.text, ...amountOf(dose.means, material) });
-  });
-  return { doses, unreadable };
+interface Joined {
+  doseIndex: number;
+  material: DosedMaterial;
+  text: string;
+  means: Quantity | null;
 }
 
-function amountOf(
-  means: NonNullable<Dose['means']>,
-  material: DosedMaterial,
-): Pick<RecipeDose, 'amount' | 'densityGPerMl' | 'exact' | 'assumed'> {
+/** What a dose comes to by itself, before its material's density in the jug is added. */
+type Measured = Pick<RecipeDose, 'amount' | 'exact' | 'assumed'>;
+
+/** Doses said by themselves first, then those said in relation, each once what it relates to is known. */
+function joinDoses(pour: Pour, plan: Plan, materialNamed: (id: string) => DosedMaterial) {
+  const joined = pour.doses.map(
+    ({ materialId, text, means }, doseIndex): Joined => ({
+      doseIndex,
+      material: materialNamed(materialId),
+      text,
+      means,
+    }),
+  );
+  const known = new Map<number, RecipeDose>();
+  const unreadable: UnreadDose[] = [];
+  const settle = (dose: Joined, saidAs: SaidAs, measured: Measured) =>
+    known.set(dose.doseIndex, recipeDose(dose, saidAs, measured));
+
+  for (const dose of joined) {
+    const { doseIndex, material, text, means } = dose;
+    if (means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
+    else if (means.kind !== 'times')
+      settle(dose, isShare(means) ? 'share' : 'fixed', measure(means, material, plan));
+  }
+  const open = new Set(joined.filter(({ means }) => means?.kind === 'times'));
+  for (let turns = open.size; turns > 0; turns--) {
+    for (const dose of open) {
+      if (dose.means?.kind !== 'times') continue;
+      const { factor, of } = dose.means;
+      const related = relatedDoses(of, dose.doseIndex, joined);
+      if (!related.success) {
+        open.delete(dose);
+        unreadable.push({
+          doseIndex: dose.doseIndex,
+          material: dose.material,
+          text: dose.text,
+          why: related.error,
+        });
+        continue;
+      }
+      const doses = related.data.map((index) => known.get(index));
+      if (doses.some((each) => each === undefined)) continue;
+      open.delete(dose);
+      settle(dose, 'relation', timesSum(factor, doses as RecipeDose[]));
+    }
+  }
+  for (const { doseIndex, material, text } of open) {
+    unreadable.push({ doseIndex, material, text, why: 'relation-without-end' });
+  }
+  return {
+    doses: [...known.values()].sort((a, b) => a.doseIndex - b.doseIndex),
+    unreadable: unreadable.sort((a, b) => a.doseIndex - b.doseIndex),
+  };
+}
+
+function isShare(means: Quantity): boolean {
+  return ['ofBase', 'volumePerBase', 'dropsPerBase', 'blocksPerBase'].includes(means.kind);
+}
+
+function recipeDose({ doseIndex, material, text }: Joined, saidAs: SaidAs, measured: Measured): RecipeDose {
   const stirred = stirredDensity(material);
-  const spoon = spoonDensity(material);
-  const inJug: Assumption[] = stirred.assumed ? ['density'] : [];
-  const inSpoon: Assumption[] = spoon.assumed ? ['spoon-density'] : [];
-  const byWeight = { densityGPerMl: stirred.value, exact: true, assumed: inJug };
-  const bySpoon = { densityGPerMl: stirred.value, exact: false, assumed: [...inJug, ...inSpoon] };
+  const assumed: Assumption[] = stirred.assumed ? ['density'] : [];
+  return {
+    doseIndex,
+    material,
+    text,
+    saidAs,
+    amount: measured.amount,
+    densityGPerMl: stirred.value,
+    exact: measured.exact,
+    assumed: [...new Set([...assumed, ...measured.assumed])],
+  };
+}
+
+function timesSum(factor: number, doses: RecipeDose[]): Measured {
+  const sum = (figure: (amount: Amount) => number) =>
+    doses.reduce((total, { amount }) => total + figure(amount), 0);
+  return {
+    amount: {
+      shareOfBase: factor * sum(({ shareOfBase }) => shareOfBase),
+      fixedG: factor * sum(({ fixedG }) => fixedG),
+    },
+    exact: doses.every(({ exact }) => exact),
+    assumed: doses.flatMap(({ assumed }) => assumed.filter((each) => each !== 'density')),
+  };
+}
+
+function measure(means: Exclude<Quantity, { kind: 'times' }>, material: DosedMaterial, plan: Plan): Measured {
   switch (means.kind) {
     case 'ofBase':
-      return { amount: { by: 'share', fractionOfBase: means.fractionOfBase }, ...byWeight };
+      return { amount: { shareOfBase: means.fractionOfBase, fixedG: 0 }, exact: true, assumed: [] };
+    case 'volumePerBase':
+      return asShare(weigh({ kind: 'volume', volumeMl: means.mlPerBaseG }, material));
+    case 'dropsPerBase':
+      return asShare(weigh({ kind: 'drops', drops: means.dropsPerBaseG }, material));
+    case 'blocksPerBase':
+      return asShare(weigh({ kind: 'blocks', blocks: means.blocksPerBaseG }, material));
+    case 'perPiece': {
+      // Each piece gets its amount, so what stays in the jug has it too.
+      const { massG, ...rest } = weigh(means.amount, material);
+      const fixedG = (massG * plan.pieces) / (1 - plan.jugLossFraction);
+      return { amount: { shareOfBase: 0, fixedG }, ...rest };
+    }
+    default: {
+      const { massG, ...rest } = weigh(means, material);
+      return { amount: { shareOfBase: 0, fixedG: massG }, ...rest };
+    }
+  }
+}
+
+interface Weighed {
+  massG: number;
+  exact: boolean;
+  assumed: Assumption[];
+}
+
+function asShare({ massG, ...rest }: Weighed): Measured {
+  return { amount: { shareOfBase: massG, fixedG: 0 }, ...rest };
+}
+
+/** An amount in grams, and what that rests on. */
+export function weigh(amount: Counted, material: DosedMaterial): Weighed {
+  switch (amount.kind) {
     case 'mass':
-      return { amount: { by: 'mass', massG: means.massG }, ...byWeight };
-    case 'volume':
-      return { amount: { by: 'mass', massG: means.volumeMl * spoon.value }, ...bySpoon };
+      return { massG: amount.massG, exact: true, assumed: [] };
+    case 'volume': {
+      const spoon = spoonDensity(material);
+      return {
+        massG: amount.volumeMl * spoon.value,
+        exact: false,
+        assumed: spoon.assumed ? ['spoon-density'] : [],
+      };
+    }
     case 'drops': {
       const drop = dropVolume();
+      const density = stirredDensity(material);
       return {
-        amount: { by: 'mass', massG: means.drops * drop.value * stirred.value },
-        densityGPerMl: stirred.value,
+        massG: amount.drops * drop.value * density.value,
         exact: false,
-        assumed: drop.assumed ? [...inJug, 'drop-volume'] : inJug,
+        assumed: drop.assumed ? ['drop-volume'] : [],
+      };
+    }
+    case 'blocks': {
+      const block = blockMass();
+      return {
+        massG: amount.blocks * block.value,
+        exact: false,
+        assumed: block.assumed ? ['block-mass'] : [],
       };
     }
   }

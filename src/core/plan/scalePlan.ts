@@ -1,9 +1,12 @@
+import type { QuantityKind } from '../units/quantity';
 import { writeQuantity } from '../units/writeQuantity';
 import { type Dose, dose, type Plan } from './plan';
 
+const FIXED: ReadonlySet<QuantityKind> = new Set(['mass', 'volume', 'drops', 'blocks']);
+
 /** True for a dose of a fixed amount, which does not follow the base by itself. */
 export function isFixedDose({ means }: Dose): boolean {
-  return means !== null && means.kind !== 'ofBase';
+  return means !== null && FIXED.has(means.kind);
 }
 
 /**
@@ -30,7 +33,7 @@ export function scaleFixedDoses(plan: Plan, factor: number): Plan {
 
 function scaleDose(each: Dose, factor: number): Dose {
   const { means, materialId } = each;
-  if (means === null || means.kind === 'ofBase' || factor === 1) return each;
+  if (means === null || factor === 1) return each;
   switch (means.kind) {
     case 'mass':
       return dose(materialId, writeQuantity({ kind: 'mass', massG: means.massG * factor }));
@@ -38,5 +41,9 @@ function scaleDose(each: Dose, factor: number): Dose {
       return dose(materialId, writeQuantity({ kind: 'volume', volumeMl: means.volumeMl * factor }));
     case 'drops':
       return dose(materialId, writeQuantity({ kind: 'drops', drops: means.drops * factor }));
+    case 'blocks':
+      return dose(materialId, writeQuantity({ kind: 'blocks', blocks: means.blocks * factor }));
+    default:
+      return each;
   }
 }

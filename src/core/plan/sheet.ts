@@ -3,7 +3,8 @@ import { moldSchema } from '../molds/mold';
 import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { type PlanFile, pourLetter, USES } from './plan';
-import { type RecipeDose, type RecipePour, recipeOf } from './recipe';
+import { ASSUMPTIONS, type RecipeDose, type RecipePour, recipeOf, SAID_AS } from './recipe';
+import { RELATION_FAULTS } from './relations';
 import { baseMassForVolume, pourSums } from './solvePour';
 
 const grams = z.number().nonnegative();
@@ -20,11 +21,11 @@ export const sheetLineSchema = z.strictObject({
   volumeMl: millilitres,
   ofBase: fraction,
   ofProduct: fraction,
-  /** True for an amount that does not follow the base by itself. */
-  fixed: z.boolean(),
-  /** A weight is exact; a spoon, a volume or a drop is not. */
+  /** In proportion to the base, as an amount, or in relation to another dose. */
+  saidAs: z.enum(SAID_AS),
+  /** A weight is exact; a spoon, a volume, a block or a drop is not. */
   exact: z.boolean(),
-  assumed: z.array(z.enum(['density', 'spoon-density', 'drop-volume'])),
+  assumed: z.array(z.enum(ASSUMPTIONS)),
 });
 
 export const sheetPourSchema = z.strictObject({
@@ -41,7 +42,12 @@ export const sheetPourSchema = z.strictObject({
   intoMoldMl: millilitres,
   lines: z.array(sheetLineSchema),
   unreadable: z.array(
-    z.strictObject({ doseIndex: z.int().nonnegative(), material: dosedMaterialSchema, text: z.string() }),
+    z.strictObject({
+      doseIndex: z.int().nonnegative(),
+      material: dosedMaterialSchema,
+      text: z.string(),
+      why: z.enum(['text', ...RELATION_FAULTS]),
+    }),
   ),
 });
 
@@ -155,7 +161,7 @@ function makePour(
 }
 
 function makeLine(dose: RecipeDose, baseG: number, jugG: number): SheetLine {
-  const massG = dose.amount.by === 'share' ? dose.amount.fractionOfBase * baseG : dose.amount.massG;
+  const massG = dose.amount.shareOfBase * baseG + dose.amount.fixedG;
   return {
     doseIndex: dose.doseIndex,
     material: dose.material,
@@ -164,7 +170,7 @@ function makeLine(dose: RecipeDose, baseG: number, jugG: number): SheetLine {
     volumeMl: massG / dose.densityGPerMl,
     ofBase: massG / baseG,
     ofProduct: massG / jugG,
-    fixed: dose.amount.by === 'mass',
+    saidAs: dose.saidAs,
     exact: dose.exact,
     assumed: dose.assumed,
   };

@@ -17,13 +17,10 @@ export interface PourSums {
 export function pourSums(pour: RecipePour): PourSums {
   const sums = { volumePerBaseG: 1 / pour.baseDensityGPerMl, massPerBaseG: 1, fixedMl: 0, fixedG: 0 };
   for (const { amount, densityGPerMl } of pour.doses) {
-    if (amount.by === 'share') {
-      sums.volumePerBaseG += amount.fractionOfBase / densityGPerMl;
-      sums.massPerBaseG += amount.fractionOfBase;
-    } else {
-      sums.fixedMl += amount.massG / densityGPerMl;
-      sums.fixedG += amount.massG;
-    }
+    sums.volumePerBaseG += amount.shareOfBase / densityGPerMl;
+    sums.massPerBaseG += amount.shareOfBase;
+    sums.fixedMl += amount.fixedG / densityGPerMl;
+    sums.fixedG += amount.fixedG;
   }
   return sums;
 }

@@ -95,3 +95,77 @@ test('every name of every unit is read, in any case', () => {
     }
   }
 });
+
+test('reads rates: per weight of base, and per piece', () => {
+  const lb = 453.59237;
+  const cases: [string, string, number][] = [
+    ['8 g/100 g', 'ofBase', 0.08],
+    ['1 oz per 2 lb', 'ofBase', 1 / 32],
+    ['½ tsp/lb', 'volumePerBase', 4.92892159375 / 2 / lb],
+    ['20 mL per kg', 'volumePerBase', 0.02],
+    ['1 tbsp/10.5 oz', 'volumePerBase', 14.78676478125 / ((10.5 * lb) / 16)],
+    ['40 drops/lb', 'dropsPerBase', 40 / lb],
+    ['¼ block/2 oz', 'blocksPerBase', 0.25 / (lb / 8)],
+  ];
+  for (const [text, kind, figure] of cases) {
+    const parsed = parseQuantity(text);
+    assert.ok(parsed.success, text);
+    assert.equal(parsed.data.kind, kind, text);
+    const read = Object.values(parsed.data).find((value) => typeof value === 'number') ?? Number.NaN;
+    assert.ok(Math.abs(read / figure - 1) < 1e-12, text);
+  }
+  assert.deepEqual(read('6 drops/piece'), { kind: 'perPiece', amount: { kind: 'drops', drops: 6 } });
+  assert.deepEqual(read('2 g per bar'), { kind: 'perPiece', amount: { kind: 'mass', massG: 2 } });
+});
+
+test('reads relations to another dose', () => {
+  assert.deepEqual(read('= fragrance'), { kind: 'times', factor: 1, of: 'fragrance' });
+  assert.deepEqual(read('=the fragrance'), { kind: 'times', factor: 1, of: 'fragrance' });
+  assert.deepEqual(read('2x honey'), { kind: 'times', factor: 2, of: 'honey' });
+  assert.deepEqual(read('½ × Bay & Rope'), { kind: 'times', factor: 0.5, of: 'Bay & Rope' });
+  assert.deepEqual(read('1.5 times honey'), { kind: 'times', factor: 1.5, of: 'honey' });
+});
+
+test('says which part of a rate or a relation it did not understand', () => {
+  const faults: [string, string][] = [
+    ['6 drops/', 'unknown-per'],
+    ['6 drops/cup', 'unknown-per'],
+    ['6 drops/0 g', 'unknown-per'],
+    ['6 drops/lb/kg', 'unknown-per'],
+    ['2 %/lb', 'percent-per'],
+    ['200 g/100 g', 'over-the-base'],
+    ['=', 'no-name'],
+    ['2x', 'no-name'],
+    ['2x ', 'no-name'],
+    ['1/0 tsp/lb', 'divided-by-zero'],
+  ];
+  for (const [text, code] of faults) assert.equal(read(text), code, text);
+});
+
+test('parse and write undo each other for rates and relations too', () => {
+  const millionths = fc.integer({ min: 1, max: 900_000_000 }).map((n) => n / 1e6);
+  const counted = fc.oneof(
+    millionths.map((massG) => ({ kind: 'mass' as const, massG })),
+    millionths.map((volumeMl) => ({ kind: 'volume' as const, volumeMl })),
+    millionths.map((drops) => ({ kind: 'drops' as const, drops })),
+    millionths.map((blocks) => ({ kind: 'blocks' as const, blocks })),
+  );
+  const perKg = millionths.map((n) => n / 1000);
+  const quantity = fc.oneof(
+    counted,
+    counted.map((amount) => ({ kind: 'perPiece' as const, amount })),
+    perKg.map((mlPerBaseG) => ({ kind: 'volumePerBase' as const, mlPerBaseG })),
+    perKg.map((dropsPerBaseG) => ({ kind: 'dropsPerBase' as const, dropsPerBaseG })),
+    perKg.map((blocksPerBaseG) => ({ kind: 'blocksPerBase' as const, blocksPerBaseG })),
+    millionths.map((factor) => ({ kind: 'times' as const, factor, of: 'Bay & Rope' })),
+  );
+  fc.assert(
+    fc.property(quantity, (value) => {
+      const parsed = parseQuantity(writeQuantity(value));
+      assert.ok(parsed.success, writeQuantity(value));
+      assert.equal(parsed.data.kind, value.kind);
+      assert.equal(writeQuantity(parsed.data), writeQuantity(value));
+    }),
+    { numRuns: 500 },
+  );
+});

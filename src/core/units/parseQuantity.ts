@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result';
 import { type NumberFault, parseNumber } from './parseNumber';
-import type { Quantity, QuantityKind } from './quantity';
-import { UNITS, type Unit, unitNamed } from './units';
+import type { Counted, Quantity, QuantityKind } from './quantity';
+import { isPiece, UNITS, type Unit, unitNamed } from './units';
 
 export type QuantityFault =
   | NumberFault
@@ -11,64 +11,132 @@ export type QuantityFault =
   | { code: 'range'; found: string }
   | { code: 'no-unit'; number: string }
   | { code: 'unknown-unit'; found: string }
-  | { code: 'unit-not-for-this'; found: string; kind: QuantityKind }
+  | { code: 'unknown-per'; found: string }
+  | { code: 'percent-per'; found: string }
+  | { code: 'no-name'; found: string }
+  | { code: 'unit-not-for-this'; found: string }
   | { code: 'too-large'; found: string }
   | { code: 'over-the-base'; found: string };
 
 /** The longest text worth reading; every quantity in use is far shorter. */
-export const LONGEST_QUANTITY = 60;
+export const LONGEST_QUANTITY = 80;
 /** A tonne, a cubic metre, a million drops: more than a workshop pours, so it is a slip of the finger. */
 const LARGEST = 1e6;
 
-const ALL_KINDS: readonly QuantityKind[] = ['ofBase', 'mass', 'volume', 'drops'];
+const ALL_KINDS: readonly QuantityKind[] = [
+  'ofBase',
+  'mass',
+  'volume',
+  'drops',
+  'blocks',
+  'volumePerBase',
+  'dropsPerBase',
+  'blocksPerBase',
+  'perPiece',
+  'times',
+];
+
+type Read = Result<Quantity, QuantityFault>;
 
 /**
- * Reads a quantity as a crafter types it: `2 %`, `6 g`, `0.27 oz`, `1 1/2 tsp`, `2,5 mL`, `12 drops`.
+ * Reads a quantity as a crafter types it.
+ *
+ * - an amount: `6 g`, `0.27 oz`, `1 1/2 tsp`, `2,5 mL`, `12 drops`, `¼ block`
+ * - a share of the base: `2 %`, `8 g/100 g`
+ * - a rate: `½ tsp/lb`, `20 mL per kg`, `40 drops/lb`, `6 drops/piece`
+ * - a relation to another dose of the same pour, by weight: `= fragrance`, `2x honey`
  *
  * @param text what was typed
  * @param kinds which kinds make sense in this field; all of them unless said
- * @returns the quantity in inner units (g, mL, fraction of one), or what was not understood. Never throws.
+ * @returns the quantity in inner units (g, mL, fractions of one), or what was not understood. Never throws.
  * @example parseQuantity('0.27 oz') // { success: true, data: { kind: 'mass', massG: 7.65437124375 } }
  */
-export function parseQuantity(
-  text: string,
-  kinds: readonly QuantityKind[] = ALL_KINDS,
-): Result<Quantity, QuantityFault> {
+export function parseQuantity(text: string, kinds: readonly QuantityKind[] = ALL_KINDS): Read {
   if (text.length > LONGEST_QUANTITY) return fail({ code: 'too-long', length: text.length });
   const typed = text
     .normalize('NFC')
-    .replace(/[\s ]+/g, ' ')
+    .replace(/[\s\u00a0]+/g, ' ')
     .trim();
   if (typed === '') return fail({ code: 'empty' });
-  if (/^[-−–]/.test(typed)) return fail({ code: 'negative', found: typed });
+  const read = typed.startsWith('=') ? relation(1, typed.slice(1), typed) : numberFirst(typed);
+  if (read.success && !kinds.includes(read.data.kind))
+    return fail({ code: 'unit-not-for-this', found: typed });
+  return read;
+}
 
+function numberFirst(typed: string): Read {
+  if (/^[-−–]/.test(typed)) return fail({ code: 'negative', found: typed });
   const number = parseNumber(typed);
   if (!number.success) return number;
   const { value } = number.data;
   const rest = number.data.rest.trim();
-  if (/^(?:[-–—]|to\b|or\b|\.\.)/i.test(rest)) return fail({ code: 'range', found: typed });
+  if (/^(?:[-–—]|(?:to|or)\b|\.\.)/i.test(rest)) return fail({ code: 'range', found: typed });
   if (rest === '') return fail({ code: 'no-unit', number: typed });
+  const times = /^(?:[x×*]|times\b)\s*(.*)$/i.exec(rest);
+  if (times) return relation(value, times[1] ?? '', typed);
 
-  const unit = unitNamed(rest);
-  if (unit === undefined) return fail({ code: 'unknown-unit', found: rest });
-  if (!kinds.includes(unit.kind)) return fail({ code: 'unit-not-for-this', found: rest, kind: unit.kind });
-  return inInnerUnits(value, unit, typed);
+  const [unitText = '', ...perText] = rest.split(/\/|\bper\b/i);
+  const unit = unitNamed(unitText);
+  if (unit === undefined) return fail({ code: 'unknown-unit', found: unitText.trim() || rest });
+  if (perText.length === 0)
+    return unit.kind === 'ofBase' ? share(value / 100, typed) : counted(value, unit, typed);
+  if (unit.kind === 'ofBase') return fail({ code: 'percent-per', found: typed });
+  return rate(counted(value, unit, typed), perText.join('/').trim(), typed);
 }
 
-function inInnerUnits(value: number, unit: Unit, typed: string): Result<Quantity, QuantityFault> {
+function relation(factor: number, nameText: string, typed: string): Read {
+  const of = nameText.replace(/^\s*(?:(?:of|the)\s+)*/i, '').trim();
+  if (of === '') return fail({ code: 'no-name', found: typed });
+  if (!(factor <= LARGEST)) return fail({ code: 'too-large', found: typed });
+  return ok({ kind: 'times', factor, of });
+}
+
+function share(fractionOfBase: number, typed: string): Read {
+  if (!(fractionOfBase <= 1)) return fail({ code: 'over-the-base', found: typed });
+  return ok({ kind: 'ofBase', fractionOfBase });
+}
+
+function counted(
+  value: number,
+  unit: Exclude<Unit, { kind: 'ofBase' }>,
+  typed: string,
+): Result<Counted, QuantityFault> {
+  const amount = amountOf(value, unit);
+  const size = Object.values(amount).find((each) => typeof each === 'number') ?? 0;
+  return size <= LARGEST ? ok(amount) : fail({ code: 'too-large', found: typed });
+}
+
+function amountOf(value: number, unit: Exclude<Unit, { kind: 'ofBase' }>): Counted {
   switch (unit.kind) {
-    case 'ofBase':
-      if (!(value <= 100)) return fail({ code: 'over-the-base', found: typed });
-      return ok({ kind: 'ofBase', fractionOfBase: value / 100 });
     case 'mass':
-      if (!(value * unit.massG <= LARGEST)) return fail({ code: 'too-large', found: typed });
-      return ok({ kind: 'mass', massG: value * unit.massG });
+      return { kind: 'mass', massG: value * unit.massG };
     case 'volume':
-      if (!(value * unit.volumeMl <= LARGEST)) return fail({ code: 'too-large', found: typed });
-      return ok({ kind: 'volume', volumeMl: value * unit.volumeMl });
+      return { kind: 'volume', volumeMl: value * unit.volumeMl };
     case 'drops':
-      if (!(value <= LARGEST)) return fail({ code: 'too-large', found: typed });
-      return ok({ kind: 'drops', drops: value });
+      return { kind: 'drops', drops: value };
+    case 'blocks':
+      return { kind: 'blocks', blocks: value };
+  }
+}
+
+/** `/piece`, or per a weight of base: `/lb`, `/kg`, `/100 g`. */
+function rate(amount: Result<Counted, QuantityFault>, perText: string, typed: string): Read {
+  if (!amount.success) return amount;
+  if (isPiece(perText)) return ok({ kind: 'perPiece', amount: amount.data });
+  const number = parseNumber(perText);
+  const unit = unitNamed(number.success ? number.data.rest : perText);
+  const per = (number.success ? number.data.value : 1) * (unit?.kind === 'mass' ? unit.massG : 0);
+  if (!(per > 0)) return fail({ code: 'unknown-per', found: perText });
+  const counted = amount.data;
+  switch (counted.kind) {
+    case 'mass':
+      return share(counted.massG / per, typed);
+    case 'volume':
+      return ok({ kind: 'volumePerBase', mlPerBaseG: counted.volumeMl / per });
+    case 'drops':
+      return ok({ kind: 'dropsPerBase', dropsPerBaseG: counted.drops / per });
+    case 'blocks':
+      return ok({ kind: 'blocksPerBase', blocksPerBaseG: counted.blocks / per });
   }
 }
 
@@ -91,9 +159,9 @@ export function explainQuantityFault(
     case 'negative':
       return 'An amount can’t be below zero. Take the minus sign away.';
     case 'range':
-      return `“${fault.found}” is a range, and a scale needs one figure. Pick one.`;
+      return `“${shorten(fault.found)}” is a range, and a scale needs one figure. Pick one.`;
     case 'no-number':
-      return `“${shorten(fault.found)}” doesn’t start with a number. Write it like “2 %”, “6 g” or “½ tsp”.`;
+      return `“${shorten(fault.found)}” doesn’t start with a number. Write it like “2 %”, “6 g”, “½ tsp/lb” or “= fragrance”.`;
     case 'ambiguous-number':
       return `“${fault.found}” could be ${fault.readings[0]} or ${fault.readings[1]}. Write the one you mean.`;
     case 'divided-by-zero':
@@ -102,15 +170,21 @@ export function explainQuantityFault(
       return `“${fault.number}” has no unit. Add one: ${unitsFor(kinds)}.`;
     case 'unknown-unit':
       return `“${shorten(fault.found)}” is not a unit in use here. Use one of: ${unitsFor(kinds)}.`;
+    case 'unknown-per':
+      return `“per ${shorten(fault.found)}” can’t be read. A rate is per weight of base or per piece: /lb, /kg, /100 g, /piece.`;
+    case 'percent-per':
+      return `“${shorten(fault.found)}” mixes two ways. A percentage is of the base already; write “2 %” alone.`;
+    case 'no-name':
+      return `“${shorten(fault.found)}” doesn’t say of what. Name a dose of this pour, such as “= fragrance” or “2x honey”.`;
     case 'unit-not-for-this':
-      return `“${fault.found}” doesn’t fit here. Use one of: ${unitsFor(kinds)}.`;
+      return `“${shorten(fault.found)}” doesn’t fit here. Use one of: ${unitsFor(kinds)}.`;
     case 'too-large':
-      return `“${fault.found}” is more than any workshop pours. Check the unit and the decimal mark.`;
+      return `“${shorten(fault.found)}” is more than any workshop pours. Check the unit and the decimal mark.`;
     case 'over-the-base':
-      return `“${fault.found}” is more than the base itself. A dose is 100 % of the base at the most.`;
+      return `“${shorten(fault.found)}” is more than the base itself. A dose is 100 % of the base at the most.`;
   }
 }
 
 function shorten(text: string): string {
-  return text.length > 20 ? `${text.slice(0, 20)}…` : text;
+  return text.length > 24 ? `${text.slice(0, 24)}…` : text;
 }

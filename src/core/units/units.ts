@@ -1,11 +1,13 @@
 import { G_PER_LB, G_PER_OZ, ML_PER_US_CUP, ML_PER_US_FL_OZ, ML_PER_US_TBSP, ML_PER_US_TSP } from './factors';
 
 /** A unit a crafter may type, and what one of it is inside the product. */
-export type Unit =
-  | { kind: 'mass'; symbol: string; names: string[]; massG: number }
-  | { kind: 'volume'; symbol: string; names: string[]; volumeMl: number }
-  | { kind: 'drops'; symbol: string; names: string[] }
-  | { kind: 'ofBase'; symbol: string; names: string[] };
+export type Unit = { symbol: string; names: string[] } & (
+  | { kind: 'mass'; massG: number }
+  | { kind: 'volume'; volumeMl: number }
+  | { kind: 'drops' }
+  | { kind: 'blocks' }
+  | { kind: 'ofBase' }
+);
 
 /** Names are compared in lower case, without points and with single spaces. */
 export const UNITS: readonly Unit[] = [
@@ -37,11 +39,23 @@ export const UNITS: readonly Unit[] = [
   },
   { kind: 'volume', symbol: 'cup', names: ['cup', 'cups'], volumeMl: ML_PER_US_CUP },
   { kind: 'drops', symbol: 'drops', names: ['drop', 'drops'] },
+  { kind: 'blocks', symbol: 'block', names: ['block', 'blocks'] },
 ];
+
+/** What stands for one piece behind “per”. */
+export const PIECE_NAMES: readonly string[] = ['piece', 'pieces', 'pc', 'bar', 'cavity', 'each'];
 
 const BY_NAME = new Map(UNITS.flatMap((unit) => unit.names.map((name) => [name, unit] as const)));
 
 /** The unit a crafter means by `name`, or undefined. */
 export function unitNamed(name: string): Unit | undefined {
-  return BY_NAME.get(name.toLowerCase().replaceAll('.', '').replace(/\s+/g, ' ').trim());
+  return BY_NAME.get(plainName(name));
+}
+
+export function isPiece(name: string): boolean {
+  return PIECE_NAMES.includes(plainName(name));
+}
+
+function plainName(name: string): string {
+  return name.toLowerCase().replaceAll('.', '').replace(/\s+/g, ' ').trim();
 }

@@ -18,16 +18,31 @@ export function writeFigure(
   return decimals === 0 ? written : written.replace(/\.?0+$/, '');
 }
 
-/** A quantity as text in its inner unit, for a dose the product types itself: “2.5 %”, “12 g”. */
+const DECIMALS = 6;
+const G_PER_KG = 1000;
+
+/** A quantity as text that is read back as itself, for a dose the product types: “2.5 %”, “12 g”, “4.35 mL/kg”. */
 export function writeQuantity(quantity: Quantity): string {
   switch (quantity.kind) {
     case 'ofBase':
-      return `${writeFigure(quantity.fractionOfBase * 100, 6)} %`;
+      return `${writeFigure(quantity.fractionOfBase * 100, DECIMALS)} %`;
     case 'mass':
-      return `${writeFigure(quantity.massG, 6)} g`;
+      return `${writeFigure(quantity.massG, DECIMALS)} g`;
     case 'volume':
-      return `${writeFigure(quantity.volumeMl, 6)} mL`;
+      return `${writeFigure(quantity.volumeMl, DECIMALS)} mL`;
     case 'drops':
-      return `${writeFigure(quantity.drops, 6)} drops`;
+      return `${writeFigure(quantity.drops, DECIMALS)} drops`;
+    case 'blocks':
+      return `${writeFigure(quantity.blocks, DECIMALS)} block`;
+    case 'volumePerBase':
+      return `${writeFigure(quantity.mlPerBaseG * G_PER_KG, DECIMALS)} mL/kg`;
+    case 'dropsPerBase':
+      return `${writeFigure(quantity.dropsPerBaseG * G_PER_KG, DECIMALS)} drops/kg`;
+    case 'blocksPerBase':
+      return `${writeFigure(quantity.blocksPerBaseG * G_PER_KG, DECIMALS)} block/kg`;
+    case 'perPiece':
+      return `${writeQuantity(quantity.amount)}/piece`;
+    case 'times':
+      return `${writeFigure(quantity.factor, DECIMALS)}x ${quantity.of}`;
   }
 }

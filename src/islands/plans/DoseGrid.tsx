@@ -1,12 +1,12 @@
-import { X } from 'lucide-react';
-import { useId, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import { type DosedMaterial, MATERIAL_KINDS, type Material } from '../../core/materials/material';
 import { dose, type Plan, pourLetter } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
-import { explainQuantityFault, parseQuantity } from '../../core/units/parseQuantity';
+import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../shared/names';
+import { DoseRow } from './DoseRow';
 
 interface Props {
   plan: Plan;
@@ -19,6 +19,7 @@ interface Props {
   onEdit(plan: Plan, about: string): void;
 }
 
+const LONGEST_DOSE = 200;
 const FIRST_DOSE: Record<DosedMaterial['kind'], string> = {
   fragrance: '1 %',
   colorant: '0.2 %',
@@ -41,10 +42,21 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
       },
       `${about} of ${pourIndex}`,
     );
-  const setDose = (index: number, text: string) =>
+  const setDose = (index: number, text: string, about = `dose ${index}`) =>
     editPour(
       { doses: pour.doses.map((each, place) => (place === index ? dose(each.materialId, text) : each)) },
-      `dose ${index}`,
+      about,
+    );
+  /** A column that was copied elsewhere, from this row downwards; what is beyond the last row is left out. */
+  const setDosesFrom = (first: number, texts: string[]) =>
+    editPour(
+      {
+        doses: pour.doses.map((each, place) => {
+          const text = texts[place - first];
+          return text === undefined ? each : dose(each.materialId, text.slice(0, LONGEST_DOSE));
+        }),
+      },
+      `column ${Date.now()}`,
     );
   const removeDose = (index: number) =>
     editPour({ doses: pour.doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`);
@@ -85,7 +97,7 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
             ))}
           </div>
         )}
-        <p className="quiet text-xs">Type a dose as you say it: 2 %, 6 g, 0.27 oz, ½ tsp, 12 drops</p>
+        <p className="quiet text-xs">As you say it: 2 %, 6 g, ½ tsp/lb, 6 drops/piece, = fragrance</p>
       </div>
       <div className="min-h-24 overflow-y-auto">
         <table className="table-sm table table-fixed" ref={grid}>
@@ -157,7 +169,10 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
                       exact: line.exact,
                     }
                   }
+                  ways={line && sheetPour && sheet ? waysToSay(line, sheetPour, sheet) : []}
                   onText={(text) => setDose(index, text)}
+                  onSayAs={(text) => setDose(index, text, `say ${index} ${Date.now()}`)}
+                  onColumn={(texts) => setDosesFrom(index, texts)}
                   onRemove={() => removeDose(index)}
                   onEnter={() => focusDose(index + 1)}
                 />
@@ -176,90 +191,6 @@ function worst(findings: Finding[], pourIndex: number, doseIndex: number): Sever
   return (
     findings.find((finding) => finding.pourIndex === pourIndex && finding.doseIndexes.includes(doseIndex))
       ?.severity ?? null
-  );
-}
-
-interface RowProps {
-  name: string;
-  kind: string;
-  text: string;
-  severity: Severity | null;
-  figures: { mass: string; ofBase: string; ofProduct: string; exact: boolean } | undefined;
-  onText(text: string): void;
-  onRemove(): void;
-  onEnter(): void;
-}
-
-const BORDER: Record<Severity, string> = {
-  stop: 'border-error border-2',
-  caution: 'border-warning border-2',
-  note: '',
-};
-
-function DoseRow({ name, kind, text, severity, figures, onText, onRemove, onEnter }: RowProps) {
-  const id = useId();
-  const parsed = parseQuantity(text);
-  return (
-    <>
-      <tr className={parsed.success ? '' : 'border-b-0'}>
-        <th scope="row" className="font-normal">
-          <span className="block leading-tight">{name}</span>
-          <span className="quiet text-xs">{kind}</span>
-        </th>
-        <td>
-          <input
-            data-dose
-            className={`input input-sm w-full pointer-coarse:min-h-11 ${severity ? BORDER[severity] : ''}`}
-            aria-label={`Dose of ${name}`}
-            aria-invalid={!parsed.success}
-            aria-describedby={parsed.success ? undefined : id}
-            autoComplete="off"
-            spellCheck={false}
-            maxLength={200}
-            value={text}
-            onChange={({ target }) => onText(target.value)}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter') onEnter();
-            }}
-          />
-        </td>
-        <td className="text-right text-lg">
-          {figures ? (
-            <>
-              {!figures.exact && (
-                <span title="Approximate: spoons, volumes and drops differ" className="quiet">
-                  ≈<span className="sr-only">approximately </span>
-                </span>
-              )}
-              {figures.mass}
-            </>
-          ) : (
-            '–'
-          )}
-        </td>
-        <td className="text-right">{figures?.ofBase ?? '–'}</td>
-        <td className="text-right">{figures?.ofProduct ?? '–'}</td>
-        <td className="px-0">
-          <button
-            type="button"
-            className="btn btn-ghost btn-square min-h-11 min-w-11"
-            aria-label={`Take out ${name}`}
-            onClick={onRemove}
-          >
-            <X size={18} />
-          </button>
-        </td>
-      </tr>
-      {!parsed.success && (
-        <tr>
-          <td colSpan={6} className="pt-0">
-            <p id={id} className="text-error text-xs" role="alert">
-              {explainQuantityFault(parsed.error)}
-            </p>
-          </td>
-        </tr>
-      )}
-    </>
   );
 }
 

@@ -1,0 +1,58 @@
+import { blockMass, dropVolume, isPowder, spoonDensity, stirredDensity } from '../materials/defaults';
+import type { DosedMaterial } from '../materials/material';
+import { G_PER_LB, G_PER_OZ, ML_PER_US_TBSP, ML_PER_US_TSP } from '../units/factors';
+import { writeFigure } from '../units/writeQuantity';
+import type { Sheet, SheetLine, SheetPour } from './sheet';
+
+/** Another way to say a dose, as text that can be typed in its place. */
+export interface Way {
+  text: string;
+  /** A weight is exact; a spoon, a volume, a block or a drop is not. */
+  exact: boolean;
+}
+
+const SIGNIFICANT = 3;
+const G_PER_KG = 1000;
+const G_PER_100_G = 100;
+
+/**
+ * Every way of the trade to say the dose of a sheet's line, the exact ones first. Figures have three significant
+ * digits, so a dose that is typed anew from one of them differs by half a percent at the most.
+ */
+export function waysToSay(line: SheetLine, pour: SheetPour, sheet: Sheet): Way[] {
+  const { material, massG } = line;
+  if (!(massG > 0)) return [];
+  const perPieceG = (massG * (1 - sheet.jugLossFraction)) / sheet.pieces;
+  const exact: Way[] = [
+    [massG, 'g'],
+    [massG / G_PER_OZ, 'oz'],
+    [line.ofBase * 100, '%'],
+    [line.ofBase * G_PER_100_G, 'g/100 g'],
+    [perPieceG, 'g/piece'],
+  ].map(([figure, unit]) => ({ text: `${significant(Number(figure))} ${unit}`, exact: true }));
+  return [...exact, ...approximateWays(material, massG, pour.baseG, massG > 0 ? perPieceG / massG : 0)];
+}
+
+function approximateWays(material: DosedMaterial, massG: number, baseG: number, toPiece: number): Way[] {
+  const volumeMl = massG / spoonDensity(material).value;
+  const spoons: [number, string] =
+    volumeMl < ML_PER_US_TBSP ? [volumeMl / ML_PER_US_TSP, 'tsp'] : [volumeMl / ML_PER_US_TBSP, 'tbsp'];
+  const ways: [number, string][] = [
+    spoons,
+    [((volumeMl / ML_PER_US_TSP) * G_PER_LB) / baseG, 'tsp/lb'],
+    [volumeMl, 'mL'],
+    [(volumeMl * G_PER_KG) / baseG, 'mL/kg'],
+  ];
+  if (!isPowder(material)) {
+    const drops = massG / stirredDensity(material).value / dropVolume().value;
+    ways.push([drops, 'drops'], [(drops * G_PER_LB) / baseG, 'drops/lb'], [drops * toPiece, 'drops/piece']);
+  }
+  if (material.kind === 'colorant') ways.push([massG / blockMass().value, 'block']);
+  return ways.map(([figure, unit]) => ({ text: `${significant(figure)} ${unit}`, exact: false }));
+}
+
+/** A figure with three significant digits, as plain decimals. */
+function significant(value: number): string {
+  const digitsBefore = Math.floor(Math.log10(value)) + 1;
+  return writeFigure(value, Math.max(0, SIGNIFICANT - digitsBefore));
+}
