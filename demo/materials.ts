@@ -18,7 +18,7 @@ function base(id: string, name: string, facts: Partial<Base>): Base {
   };
 }
 
-const common = { note: '', skin: 'released' as const };
+const common = { note: '', skin: 'released' as const, readings: [] };
 
 function fragrance(
   id: string,
@@ -75,6 +75,10 @@ export const MATERIALS: readonly Material[] = [
     id: 'quay-blue',
     kind: 'colorant',
     name: 'Quay Blue liquid',
+    readings: [
+      { of: 'drops', on: '2026-02-11', count: 20, massG: 0.89 },
+      { of: 'drops', on: '2026-06-03', count: 20, massG: 0.94 },
+    ],
     form: 'dye',
     densityGPerMl: 1.05,
     bulkDensityGPerMl: null,

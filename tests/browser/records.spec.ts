@@ -99,3 +99,41 @@ test('weights switch between grams and ounces, and day and night are remembered'
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'enamel-night');
 });
+
+test('a drop is measured from the finding that misses it, twice, and the plan uses it', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[scent, '40 drops']]));
+  const name = file.materials[1]?.name ?? '';
+  await page.goto(`/plans/${id}`);
+  // 40 usual drops of 0.05 mL and 0.95 g/mL are 1.90 g.
+  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('1.90');
+  await expect(page.getByText(`${name}: usual size of a drop assumed`)).toBeVisible();
+  await page.getByRole('link', { name: 'Enter it on the shelf' }).click();
+  await page.waitForLoadState('networkidle');
+  const readings = page.getByRole('region', { name: 'Measured on the scale' });
+  for (const [count, mass, reason] of [
+    ['', '0.6', 'How many drops: Write a whole number'],
+    ['2,5', '0.6', 'Must be a whole number'],
+    ['20', '', 'On the scale: Nothing typed yet'],
+    ['20', '-1', 'below zero'],
+    ['20', '0', 'nothing was weighed'],
+  ] as const) {
+    await readings.getByLabel('How many drops').fill(count);
+    await readings.getByLabel('On the scale, g').fill(mass);
+    await readings.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(readings.getByRole('alert')).toContainText(reason);
+  }
+  await readings.getByLabel('On the scale, g').fill('0,60');
+  await readings.getByRole('button', { name: 'Add', exact: true }).click();
+  await readings.getByLabel('On the scale, g').fill('0.64');
+  await readings.getByLabel('On the scale, g').press('Enter');
+  // 1.24 g in 40 drops; single ratios 0.030 and 0.032 deviate by 0.0014142 from their mean of 0.031.
+  await expect(readings.getByText('0.031 g a drop from 2 readings, ± 4.56 % between them')).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Save', exact: true })).toBeHidden();
+  await page.goto(`/plans/${id}`);
+  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('1.24');
+  await expect(page.getByText('Within every limit the shelf knows.')).toBeVisible();
+});

@@ -29,6 +29,7 @@ export function fragrance(over: Partial<Extract<DosedMaterial, { kind: 'fragranc
     densityGPerMl: 0.95,
     skin: 'released',
     maxOfProduct: 0.05,
+    readings: [],
     ...over,
   };
 }
@@ -44,6 +45,7 @@ export function additive(over: Partial<Extract<DosedMaterial, { kind: 'additive'
     bulkDensityGPerMl: null,
     skin: 'released',
     maxOfProduct: null,
+    readings: [],
     ...over,
   };
 }

@@ -94,8 +94,8 @@ test('stand-in figures are named, and drops are always approximate', () => {
   const { sheet, findings } = reviewPlan(planFile([{ doses: [[fragrance(), '23 drops']] }]));
   assert.equal(sheet?.pours[0]?.lines[0]?.exact, false);
   assert.deepEqual(
-    findings.map(({ code }) => code),
-    ['stand-in-figures'],
+    findings.map(({ code, figures }) => [code, figures]),
+    [['stand-in-figures', { 'drop-size': 1 }]],
   );
 });
 

@@ -27,6 +27,8 @@ export const findingSchema = z.strictObject({
   doseIndexes: z.array(z.int().nonnegative()),
   /** Name of the material it is about. */
   about: z.string(),
+  /** The record on the shelf that would settle it. */
+  materialId: z.string().optional(),
   /** What was typed, where the finding is about a text. */
   text: z.string().optional(),
   /** Shares as fractions of one, masses in g, volumes in mL; the key says which. */

@@ -13,6 +13,7 @@ export const unknownLimit: Check = {
         pourIndex,
         doseIndexes: [line.doseIndex],
         about: line.material.name,
+        materialId: line.material.id,
         figures: { releaseUnknown: line.material.skin === 'unknown' ? 1 : 0 },
         assumed: false,
         mend: null,

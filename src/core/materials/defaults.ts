@@ -1,5 +1,6 @@
 import { DEFAULT_ML_PER_DROP } from '../units/factors';
 import type { Base, DosedMaterial } from './material';
+import { meanOf } from './reading';
 
 /** A figure, and whether it is the material's own or a stand-in until the user measures it. */
 export interface Figure {
@@ -41,8 +42,10 @@ export function stirredDensity(material: DosedMaterial): Figure {
   return figure(material.densityGPerMl, isOil ? OIL_DENSITY_G_PER_ML : DENSITY_G_PER_ML[material.kind]);
 }
 
-/** Grams a millilitre of the material as it lies in a spoon: loose for a powder, itself for a liquid. */
+/** Grams a millilitre of the material as it lies in a spoon: as weighed, else loose for a powder, itself for a liquid. */
 export function spoonDensity(material: DosedMaterial): Figure {
+  const weighed = meanOf(material.readings, 'spoon');
+  if (weighed) return { value: weighed.gPerOne, assumed: false };
   if (!isPowder(material)) return stirredDensity(material);
   return figure(material.bulkDensityGPerMl, BULK_DENSITY_G_PER_ML);
 }
@@ -55,14 +58,17 @@ export function isPowder(
   return material.kind === 'additive' && (material.role === 'grit' || material.role === 'botanical');
 }
 
-/** Millilitres a drop; no bottle has been counted yet, so always assumed. */
-export function dropVolume(): Figure {
-  return { value: DEFAULT_ML_PER_DROP, assumed: true };
+/** Grams a drop: as counted onto the scale, else a usual drop of the material's density. */
+export function dropMass(material: DosedMaterial): Figure {
+  const weighed = meanOf(material.readings, 'drops');
+  if (weighed) return { value: weighed.gPerOne, assumed: false };
+  return { value: DEFAULT_ML_PER_DROP * stirredDensity(material).value, assumed: true };
 }
 
-/** Grams a colour block; none has been weighed yet, so always assumed. */
-export function blockMass(): Figure {
-  return { value: BLOCK_MASS_G, assumed: true };
+/** Grams a colour block: as weighed, else a usual one. */
+export function blockMass(material: DosedMaterial): Figure {
+  const weighed = meanOf(material.readings, 'blocks');
+  return weighed ? { value: weighed.gPerOne, assumed: false } : { value: BLOCK_MASS_G, assumed: true };
 }
 
 export function fragranceCap(base: Base): Figure {

@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { readingSchema } from './reading';
 
 /** `null` is a value of its own: nobody has told us. It is never read as zero. */
 const unknownOr = <Schema extends z.ZodType>(schema: Schema) => schema.nullable();
@@ -32,6 +33,8 @@ const dosed = {
   skin: z.enum(SKIN_RELEASES),
   /** The supplier's or safety limit, as a fraction of the finished product. */
   maxOfProduct: unknownOr(fraction),
+  /** What was weighed of this very bottle, spoon or block; the newest last. */
+  readings: z.array(readingSchema).max(200),
 };
 
 export const baseSchema = z.strictObject({

@@ -1,11 +1,11 @@
-import { baseDensity, blockMass, dropVolume, spoonDensity, stirredDensity } from '../materials/defaults';
+import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
 import type { Base, DosedMaterial } from '../materials/material';
 import type { Counted, Quantity } from '../units/quantity';
 import type { Plan, PlanFile, Pour } from './plan';
 import { type RelationFault, relatedDoses } from './relations';
 
 /** Which stand-in figures a weight rests on until the user measures them. */
-export const ASSUMPTIONS = ['density', 'spoon-density', 'drop-volume', 'block-mass'] as const;
+export const ASSUMPTIONS = ['density', 'spoon-density', 'drop-size', 'block-mass'] as const;
 export type Assumption = (typeof ASSUMPTIONS)[number];
 
 /** A weight as a straight line in the base weight B: shareOfBase · B + fixedG. */
@@ -215,16 +215,11 @@ export function weigh(amount: Counted, material: DosedMaterial): Weighed {
       };
     }
     case 'drops': {
-      const drop = dropVolume();
-      const density = stirredDensity(material);
-      return {
-        massG: amount.drops * drop.value * density.value,
-        exact: false,
-        assumed: drop.assumed ? ['drop-volume'] : [],
-      };
+      const drop = dropMass(material);
+      return { massG: amount.drops * drop.value, exact: false, assumed: drop.assumed ? ['drop-size'] : [] };
     }
     case 'blocks': {
-      const block = blockMass();
+      const block = blockMass(material);
       return {
         massG: amount.blocks * block.value,
         exact: false,

@@ -1,4 +1,4 @@
-import { blockMass, dropVolume, isPowder, spoonDensity, stirredDensity } from '../materials/defaults';
+import { blockMass, dropMass, isPowder, spoonDensity } from '../materials/defaults';
 import type { DosedMaterial } from '../materials/material';
 import { G_PER_LB, G_PER_OZ, ML_PER_US_TBSP, ML_PER_US_TSP } from '../units/factors';
 import { writeFigure } from '../units/writeQuantity';
@@ -44,10 +44,10 @@ function approximateWays(material: DosedMaterial, massG: number, baseG: number, 
     [(volumeMl * G_PER_KG) / baseG, 'mL/kg'],
   ];
   if (!isPowder(material)) {
-    const drops = massG / stirredDensity(material).value / dropVolume().value;
+    const drops = massG / dropMass(material).value;
     ways.push([drops, 'drops'], [(drops * G_PER_LB) / baseG, 'drops/lb'], [drops * toPiece, 'drops/piece']);
   }
-  if (material.kind === 'colorant') ways.push([massG / blockMass().value, 'block']);
+  if (material.kind === 'colorant') ways.push([massG / blockMass(material).value, 'block']);
   return ways.map(([figure, unit]) => ({ text: `${significant(figure)} ${unit}`, exact: false }));
 }
 

@@ -49,6 +49,14 @@ export function ChecksPanel({ findings, showing, onMend }: Props) {
                   </span>
                 </p>
                 <p className="quiet ml-6.5 text-xs">{reason}</p>
+                {finding.materialId && (
+                  <a
+                    className="link ml-6.5 inline-flex min-h-6 items-center text-xs"
+                    href={`/shelf?material=${encodeURIComponent(finding.materialId)}`}
+                  >
+                    Enter it on the shelf
+                  </a>
+                )}
                 {finding.mend && (
                   <button
                     type="button"

@@ -2,9 +2,10 @@ import { useFormContext, useWatch } from 'react-hook-form';
 import { options, SelectField, TextField } from '../shared/formFields';
 import { BASE_KIND_NAMES, FORM_NAMES, KIND_NAMES, LOOK_NAMES, ROLE_NAMES, SKIN_NAMES } from '../shared/names';
 import type { MaterialTyped } from './materialForm';
+import { Readings } from './Readings';
 
 /** The fields of the kind that is chosen. Empty means that nobody knows, and the checks will say so. */
-export function MaterialFields({ isNew }: { isNew: boolean }) {
+export function MaterialFields({ isNew, locale }: { isNew: boolean; locale: string }) {
   const { register, formState, control } = useFormContext<MaterialTyped>();
   const { errors } = formState;
   const [kind, form, role] = useWatch({ control, name: ['kind', 'form', 'role'] });
@@ -98,6 +99,7 @@ export function MaterialFields({ isNew }: { isNew: boolean }) {
           />
         )}
       </div>
+      {kind !== 'base' && <Readings locale={locale} />}
       <TextField label="Note" error={errors.note} registered={register('note')} />
     </>
   );

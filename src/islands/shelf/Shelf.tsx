@@ -18,10 +18,19 @@ import {
 
 type StoredMaterial = StoredItem<Material>;
 
+interface Props {
+  start: StoredMaterial[];
+  /** The material whose form is open from the start. */
+  asked: string | null;
+  showing: Showing;
+}
+
 /** Materials with their limits; unknown is said as “not known”, never as zero. */
-export default function Shelf({ start, showing }: { start: StoredMaterial[]; showing: Showing }) {
+export default function Shelf({ start, asked, showing }: Props) {
   const { records, save, put } = useRecords<Material>('/api/materials', start);
-  const [open, setOpen] = useState<StoredMaterial | 'new' | null>(null);
+  const [open, setOpen] = useState<StoredMaterial | 'new' | null>(
+    () => start.find(({ item }) => item.id === asked) ?? null,
+  );
   const [search, setSearch] = useState('');
   const found = records.filter(({ item }) => item.name.toLowerCase().includes(search.trim().toLowerCase()));
 
@@ -49,6 +58,7 @@ export default function Shelf({ start, showing }: { start: StoredMaterial[]; sho
               key={open === 'new' ? 'new' : `${open.item.id} ${open.revision}`}
               was={open === 'new' ? null : open}
               save={save}
+              locale={showing.locale}
               onTheirs={(theirs) => {
                 put(theirs);
                 setOpen(theirs);
@@ -83,12 +93,13 @@ export default function Shelf({ start, showing }: { start: StoredMaterial[]; sho
 
 interface EditorProps {
   was: StoredMaterial | null;
+  locale: string;
   save: ReturnType<typeof useRecords<Material>>['save'];
   onTheirs(theirs: StoredMaterial): void;
   onDone(): void;
 }
 
-function MaterialEditor({ was, save, onTheirs, onDone }: EditorProps) {
+function MaterialEditor({ was, locale, save, onTheirs, onDone }: EditorProps) {
   const form = useForm<MaterialTyped, unknown, MaterialRead>({
     resolver: zodResolver(materialFormSchema),
     defaultValues: typedMaterial(was?.item ?? null),
@@ -104,7 +115,7 @@ function MaterialEditor({ was, save, onTheirs, onDone }: EditorProps) {
         onTheirs={onTheirs}
         onDone={onDone}
       >
-        <MaterialFields isNew={was === null} />
+        <MaterialFields isNew={was === null} locale={locale} />
       </RecordForm>
     </FormProvider>
   );

@@ -7,6 +7,7 @@ import {
   type Material,
   SKIN_RELEASES,
 } from '../../core/materials/material';
+import { readingSchema } from '../../core/materials/reading';
 import { z } from '../../core/zod';
 import { figureTextOrUnknown, nameText, writeKnown } from '../shared/formFields';
 
@@ -29,6 +30,7 @@ export const materialFormSchema = z.object({
   maxOfProduct: figureTextOrUnknown(percent),
   form: z.enum(COLORANT_FORMS),
   role: z.enum(ADDITIVE_ROLES),
+  readings: z.array(readingSchema),
 });
 
 export type MaterialTyped = z.input<typeof materialFormSchema>;
@@ -54,6 +56,7 @@ const NOTHING_TYPED: MaterialTyped = {
   maxOfProduct: '',
   form: 'mica',
   role: 'active',
+  readings: [],
 };
 
 const asPercent = (fraction: number | null) => writeKnown(fraction === null ? null : fraction * 100);
@@ -79,7 +82,12 @@ export function typedMaterial(material: Material | null): MaterialTyped {
       ceiling: writeKnown(material.ceilingC),
     };
   }
-  const dosed = { ...common, skin: material.skin, maxOfProduct: asPercent(material.maxOfProduct) };
+  const dosed = {
+    ...common,
+    skin: material.skin,
+    maxOfProduct: asPercent(material.maxOfProduct),
+    readings: material.readings,
+  };
   switch (material.kind) {
     case 'fragrance':
       return dosed;
@@ -93,7 +101,12 @@ export function typedMaterial(material: Material | null): MaterialTyped {
 /** The material that the fields say. */
 export function readMaterial(read: MaterialRead): NewMaterial {
   const common = { name: read.name, note: read.note, densityGPerMl: read.density };
-  const dosed = { ...common, skin: read.skin, maxOfProduct: asFraction(read.maxOfProduct) };
+  const dosed = {
+    ...common,
+    skin: read.skin,
+    maxOfProduct: asFraction(read.maxOfProduct),
+    readings: read.readings,
+  };
   switch (read.kind) {
     case 'base':
       return {

@@ -1,0 +1,54 @@
+import { z } from '../zod';
+
+/** What can be counted out onto the scale: drops of a bottle, millilitres of a levelled spoon, colour blocks. */
+export const READING_KINDS = ['drops', 'spoon', 'blocks'] as const;
+export type ReadingKind = (typeof READING_KINDS)[number];
+
+/** One weighing of a known count; for a spoon, the count is its millilitres. */
+export const readingSchema = z.strictObject({
+  of: z.enum(READING_KINDS),
+  on: z.iso.date(),
+  count: z.number().min(0.01).max(10_000),
+  massG: z.number().min(0.001).max(100_000),
+});
+
+export type Reading = z.infer<typeof readingSchema>;
+
+export interface Mean {
+  /** Grams a drop, a millilitre or a block. */
+  gPerOne: number;
+  readings: number;
+  /** Standard deviation between readings, as a share of the mean; null for a single one. */
+  spread: number | null;
+  /** Day of the newest reading, ISO 8601. */
+  newestOn: string;
+}
+
+/**
+ * What the readings of one kind say together: all grams over all that was counted, so that a long count weighs
+ * more than a short one. Undefined where there is none.
+ *
+ * Spread: sample standard deviation (n − 1) of the single ratios, NIST/SEMATECH e-Handbook of Statistical Methods,
+ * section 1.3.5.6.
+ */
+export function meanOf(readings: readonly Reading[], of: ReadingKind): Mean | undefined {
+  const ofKind = readings.filter((reading) => reading.of === of);
+  const newest = ofKind
+    .map(({ on }) => on)
+    .sort()
+    .at(-1);
+  if (newest === undefined) return undefined;
+  const sum = (figure: (reading: Reading) => number) =>
+    ofKind.reduce((total, reading) => total + figure(reading), 0);
+  const gPerOne = sum(({ massG }) => massG) / sum(({ count }) => count);
+  return { gPerOne, readings: ofKind.length, spread: spreadOf(ofKind), newestOn: newest };
+}
+
+function spreadOf(readings: readonly Reading[]): number | null {
+  const n = readings.length;
+  if (n < 2) return null;
+  const ratios = readings.map(({ massG, count }) => massG / count);
+  const mean = ratios.reduce((total, ratio) => total + ratio, 0) / n;
+  const variance = ratios.reduce((total, ratio) => total + (ratio - mean) ** 2, 0) / (n - 1);
+  return Math.sqrt(variance) / mean;
+}
