@@ -43,7 +43,7 @@ const VIEWS = [
     },
   ],
   ['molds', '/molds', async (page) => page.getByRole('button', { name: /Guest pebbles/ }).click()],
-  ['shelf', '/shelf', async (page) => page.getByRole('button', { name: 'Bellmetal Rose' }).click()],
+  ['shelf', '/shelf', async (page) => page.getByRole('button', { name: 'Quay Blue liquid' }).click()],
   ['logbook', '/log'],
   ['logbook-run', `/log/${logged}`],
 ];
