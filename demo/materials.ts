@@ -1,137 +1,243 @@
-import type { Base, DosedMaterial, Material } from '../src/core/materials/material';
+import type { Additive } from '../src/core/materials/additive';
+import type { Base } from '../src/core/materials/base';
+import type { Blend } from '../src/core/materials/blend';
+import type { Colorant } from '../src/core/materials/colorant';
+import type { Dispersant } from '../src/core/materials/dispersant';
+import type { Fragrance } from '../src/core/materials/fragrance';
+import type { Material } from '../src/core/materials/material';
+import type { Packaging } from '../src/core/materials/packaging';
 
 // Every name and figure here is invented.
 
-function base(id: string, name: string, facts: Partial<Base>): Base {
-  return {
-    id,
-    kind: 'base',
-    name,
-    note: '',
-    baseKind: 'soap',
-    look: 'clear',
-    densityGPerMl: null,
-    fragranceCapOfBase: 0.03,
-    additionsCapOfBase: null,
-    ceilingC: 71,
-    ...facts,
-  };
-}
+const common = { note: '', lowStock: null, archived: false };
+const dosed = {
+  ...common,
+  inci: null,
+  origins: [],
+  skin: 'released' as const,
+  maxOfProduct: null,
+  usualLeastOfBase: null,
+  usualMostOfBase: null,
+  readings: [],
+};
 
-const common = { note: '', skin: 'released' as const, readings: [] };
-
-function fragrance(
-  id: string,
-  name: string,
-  densityGPerMl: number,
-  maxOfProduct: number | null,
-): DosedMaterial {
-  return { ...common, id, kind: 'fragrance', name, densityGPerMl, maxOfProduct };
-}
+const base = (id: string, name: string, facts: Partial<Base>): Base => ({
+  ...common,
+  id,
+  kind: 'base',
+  name,
+  inci: ['Glycerin', 'Aqua', 'Sodium Stearate', 'Propylene Glycol', 'Sorbitol', 'Sodium Laurate'],
+  origins: [],
+  baseKind: 'soap',
+  look: 'clear',
+  contains: '',
+  suspension: false,
+  sweat: 'standard',
+  setSpeed: 'normal',
+  bearsFreezer: false,
+  standsHeat: false,
+  meltsC: 56,
+  thickensC: 51,
+  ceilingC: 71,
+  hardensH: 0,
+  densityGPerMl: null,
+  fragranceCapOfBase: 0.03,
+  oilsCapOfBase: null,
+  liquidsCapOfBase: null,
+  additionsCapOfBase: null,
+  ...facts,
+});
+const fragrance = (id: string, name: string, facts: Partial<Fragrance>): Fragrance => ({
+  ...dosed,
+  id,
+  kind: 'fragrance',
+  name,
+  fragranceKind: 'fragrance-oil',
+  densityGPerMl: null,
+  vanillinOfMaterial: 0,
+  allergens: [],
+  ...facts,
+});
+const colorant = (id: string, name: string, facts: Partial<Colorant>): Colorant => ({
+  ...dosed,
+  id,
+  kind: 'colorant',
+  name,
+  form: 'mica',
+  bleeds: null,
+  densityGPerMl: null,
+  bulkDensityGPerMl: null,
+  ...facts,
+});
+const additive = (id: string, name: string, facts: Partial<Additive>): Additive => ({
+  ...dosed,
+  id,
+  kind: 'additive',
+  name,
+  role: 'active',
+  grainMm: null,
+  densityGPerMl: null,
+  bulkDensityGPerMl: null,
+  ...facts,
+});
+const dispersant = (id: string, name: string, facts: Partial<Dispersant>): Dispersant => ({
+  ...dosed,
+  id,
+  kind: 'dispersant',
+  name,
+  leaves: false,
+  densityGPerMl: null,
+  ...facts,
+});
+const blend = (id: string, name: string, members: [string, number][], note: string): Blend => ({
+  ...common,
+  id,
+  kind: 'blend',
+  name,
+  note,
+  inci: null,
+  origins: [],
+  members: members.map(([materialId, parts]) => ({ materialId, parts })),
+  readings: [],
+});
+const packaging = (id: string, name: string, lowStock: number): Packaging => ({
+  ...common,
+  id,
+  kind: 'packaging',
+  name,
+  lowStock,
+});
 
 export const MATERIALS: readonly Material[] = [
-  base('glaze', 'Glaze', { densityGPerMl: 1.06, note: 'Clear, our everyday base. 11.5 kg block.' }),
-  base('chalk', 'Chalk', { look: 'white', densityGPerMl: 1.04 }),
-  base('drystone', 'Drystone', { densityGPerMl: 1.05, note: 'Low sweat: may lie open for a few weeks.' }),
-  base('hold', 'Hold', { densityGPerMl: 1.07, note: 'Suspension clear: grit stays where it is stirred.' }),
-  base('cream-lane', 'Cream Lane', { look: 'ivory', note: 'Milk base. Density not measured yet.' }),
+  base('glaze', 'Glaze', {
+    densityGPerMl: 1.06,
+    lowStock: 2000,
+    note: 'Clear, our everyday base. 11.5 kg block.',
+  }),
+  base('chalk', 'Chalk', { look: 'white', densityGPerMl: 1.04, lowStock: 2000 }),
+  base('drystone', 'Drystone', {
+    densityGPerMl: 1.05,
+    sweat: 'low',
+    bearsFreezer: true,
+    standsHeat: true,
+    note: 'Low sweat: may lie open for a few weeks.',
+  }),
+  base('hold', 'Hold', {
+    densityGPerMl: 1.07,
+    suspension: true,
+    note: 'Suspension clear: grit stays where it is stirred.',
+  }),
+  base('cream-lane', 'Cream Lane', {
+    look: 'ivory',
+    contains: 'goat milk, shea',
+    origins: ['milk'],
+    suspension: null,
+    note: 'Milk base. Density not measured yet.',
+  }),
   base('softwater', 'Softwater', {
     baseKind: 'syndet',
     look: 'white',
+    inci: ['Sodium Cocoyl Isethionate', 'Glycerin', 'Aqua', 'Stearic Acid', 'Cetearyl Alcohol'],
+    meltsC: 52,
+    thickensC: 46,
+    hardensH: 36,
     densityGPerMl: 1.03,
     fragranceCapOfBase: 0.02,
+    oilsCapOfBase: 0.01,
     additionsCapOfBase: 0.03,
     ceilingC: 68,
     note: 'Syndet: must not be called soap on a label.',
   }),
 
-  fragrance('bay-rope', 'Bay & Rope', 0.94, 0.028),
-  fragrance('lime-peel', 'Lime Peel oil', 0.86, 0.02),
-  fragrance('harbour-mist', 'Harbour Mist', 0.97, 0.031),
-  fragrance('bellmetal-rose', 'Bellmetal Rose', 0.99, null),
-  {
-    ...common,
-    id: 'lamp-amber',
-    kind: 'fragrance',
-    name: 'Lamp Amber',
+  fragrance('bay-rope', 'Bay & Rope', {
+    densityGPerMl: 0.94,
+    maxOfProduct: 0.028,
+    usualLeastOfBase: 0.008,
+    lowStock: 60,
+    allergens: [
+      { name: 'Linalool', ofMaterial: 0.11 },
+      { name: 'Eugenol', ofMaterial: 0.04 },
+    ],
+  }),
+  fragrance('lime-peel', 'Lime Peel oil', {
+    fragranceKind: 'essential-oil',
+    densityGPerMl: 0.86,
+    maxOfProduct: 0.02,
+    lowStock: 40,
+    allergens: [
+      { name: 'Limonene', ofMaterial: 0.46 },
+      { name: 'Citral', ofMaterial: 0.05 },
+    ],
+  }),
+  fragrance('harbour-mist', 'Harbour Mist', { densityGPerMl: 0.97, maxOfProduct: 0.031 }),
+  fragrance('bellmetal-rose', 'Bellmetal Rose', {
+    densityGPerMl: 0.99,
+    vanillinOfMaterial: null,
+    allergens: null,
+  }),
+  fragrance('custard-tart', 'Custard Tart', {
+    densityGPerMl: 1.02,
+    maxOfProduct: 0.04,
+    vanillinOfMaterial: 0.06,
+    note: 'Browns without stabiliser.',
+  }),
+  fragrance('lamp-amber', 'Lamp Amber', {
     densityGPerMl: 0.96,
-    maxOfProduct: null,
-    skin: 'not-released',
+    skin: 'candle-only',
     note: 'Candles only. Kept on the top shelf.',
-  },
+  }),
+  blend(
+    'quayside',
+    'Quayside blend',
+    [
+      ['bay-rope', 2],
+      ['lime-peel', 1],
+    ],
+    'Two parts bay, one part lime.',
+  ),
 
-  {
-    ...common,
-    id: 'slate-mica',
-    kind: 'colorant',
-    name: 'Slate mica',
-    form: 'mica',
-    densityGPerMl: 2.9,
-    bulkDensityGPerMl: 0.3,
-    maxOfProduct: null,
-  },
-  {
-    ...common,
-    id: 'quay-blue',
-    kind: 'colorant',
-    name: 'Quay Blue liquid',
+  colorant('slate-mica', 'Slate mica', { densityGPerMl: 2.9, bulkDensityGPerMl: 0.3 }),
+  colorant('quay-blue', 'Quay Blue liquid', {
+    form: 'dye',
+    densityGPerMl: 1.05,
     readings: [
       { of: 'drops', on: '2026-02-11', count: 20, massG: 0.89 },
       { of: 'drops', on: '2026-06-03', count: 20, massG: 0.94 },
     ],
-    form: 'dye',
-    densityGPerMl: 1.05,
-    bulkDensityGPerMl: null,
-    maxOfProduct: null,
-  },
-  {
-    ...common,
-    id: 'olive-grit',
-    kind: 'additive',
-    name: 'Olive-stone grit, fine',
+  }),
+  colorant('brick-block', 'Brick colour block', {
+    form: 'block',
+    densityGPerMl: 1.06,
+    readings: [{ of: 'blocks', on: '2026-04-20', count: 2, massG: 55.4 }],
+  }),
+
+  additive('olive-grit', 'Olive-stone grit, fine', {
     role: 'grit',
+    grainMm: 0.4,
     densityGPerMl: 1.35,
     bulkDensityGPerMl: 0.62,
-    maxOfProduct: null,
-  },
-  {
-    ...common,
-    id: 'oat-protein',
-    kind: 'additive',
-    name: 'Oat protein',
-    role: 'active',
-    densityGPerMl: 1.09,
-    bulkDensityGPerMl: null,
-    maxOfProduct: 0.02,
-  },
-  {
-    ...common,
-    id: 'panthenol',
-    kind: 'additive',
-    name: 'Panthenol 75 %',
-    role: 'active',
-    densityGPerMl: 1.15,
-    bulkDensityGPerMl: null,
-    maxOfProduct: 0.05,
-  },
-  {
-    ...common,
-    id: 'nettle-extract',
-    kind: 'additive',
-    name: 'Nettle extract',
-    role: 'liquid',
-    densityGPerMl: null,
-    bulkDensityGPerMl: null,
-    maxOfProduct: null,
-  },
-  {
-    ...common,
-    id: 'hemp-oil',
-    kind: 'additive',
-    name: 'Hemp-seed oil',
-    role: 'oil',
-    densityGPerMl: 0.925,
-    bulkDensityGPerMl: null,
-    maxOfProduct: null,
-  },
+  }),
+  additive('walnut-grit', 'Walnut-shell grit', {
+    role: 'grit',
+    origins: ['nut'],
+    densityGPerMl: 1.3,
+    bulkDensityGPerMl: 0.6,
+    note: 'Grain size not on the pack.',
+  }),
+  additive('oat-protein', 'Oat protein', { densityGPerMl: 1.09, maxOfProduct: 0.02, origins: ['cereal'] }),
+  additive('panthenol', 'Panthenol 75 %', { densityGPerMl: 1.15, maxOfProduct: 0.05 }),
+  additive('nettle-extract', 'Nettle extract', { role: 'liquid', origins: null }),
+  additive('heather-honey', 'Heather honey', { role: 'humectant', densityGPerMl: 1.42, origins: ['bee'] }),
+  additive('hemp-oil', 'Hemp-seed oil', { role: 'oil', densityGPerMl: 0.925 }),
+  additive('marigold', 'Marigold petals', { role: 'botanical', bulkDensityGPerMl: 0.08 }),
+  additive('still-pale', 'Still Pale stabiliser', { role: 'stabiliser', densityGPerMl: 1.04 }),
+
+  dispersant('alcohol', 'Alcohol 99 %', {
+    leaves: true,
+    densityGPerMl: 0.785,
+    note: 'Flammable: no flame, air the room.',
+  }),
+  dispersant('glycerin', 'Glycerin', { densityGPerMl: 1.26 }),
+
+  packaging('wrap-band', 'Wrap with band', 40),
 ];

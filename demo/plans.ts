@@ -1,4 +1,4 @@
-import { dose, type Plan } from '../src/core/plan/plan';
+import { dose, type Plan, type Wetting } from '../src/core/plan/plan';
 
 // Invented plans that one pour can hold.
 
@@ -9,7 +9,7 @@ function onePour(
   pieces: number,
   fillFraction: number,
   baseId: string,
-  doses: [materialId: string, text: string][],
+  doses: [materialId: string, text: string, wetIn?: Wetting][],
   note = '',
 ): Plan {
   return {
@@ -24,7 +24,7 @@ function onePour(
       {
         baseId,
         size: { by: 'parts', parts: 1 },
-        doses: doses.map(([materialId, text]) => dose(materialId, text)),
+        doses: doses.map(([materialId, text, wetIn]) => dose(materialId, text, wetIn)),
       },
     ],
   };
@@ -38,8 +38,8 @@ export const TINSMITH = onePour(
   0.95,
   'hold',
   [
-    ['slate-mica', '0.4 %'],
-    ['bay-rope', '2 %'],
+    ['slate-mica', '0.4 %', { dispersantId: 'alcohol', times: 2 }],
+    ['quayside', '1.8 %'],
     ['olive-grit', '8 %'],
   ],
   'Stir the grit on until the base thickens, then pour at once.',

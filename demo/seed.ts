@@ -1,9 +1,13 @@
-import { subDays, subMinutes } from 'date-fns';
+import { addDays, formatISO, subDays, subMinutes } from 'date-fns';
 import type { RunEvent, Verdict } from '../src/core/run/run';
 import { runState } from '../src/core/run/runState';
+import { saveHouseRules } from '../src/server/houseRules';
 import { createPlan } from '../src/server/plans';
 import { findRun, recordEvent, startRun } from '../src/server/runs';
+import { addLot } from '../src/server/stock';
 import { openWorkshop, type Workshop } from '../src/server/workshop';
+import { HOUSE_RULES } from './houseRules';
+import { LOTS } from './lots';
 import { MATERIALS } from './materials';
 import { MOLDS } from './molds';
 import { BARE_FACE, NETTLE_AND_LIME, ROPEWALK, TINSMITH } from './plans';
@@ -21,6 +25,23 @@ export function seed(workshop: Workshop, today: Date): void {
   workshop.db.transaction(() => {
     for (const material of MATERIALS) workshop.materials.insert(material, told.now());
     for (const mold of MOLDS) workshop.molds.insert(mold, told.now());
+    saveHouseRules(told, HOUSE_RULES, 0);
+    const day = (date: Date) => formatISO(date, { representation: 'date' });
+    for (const lot of LOTS) {
+      clock.now = subDays(today, lot.boughtDaysAgo);
+      addLot(told, {
+        materialId: lot.materialId,
+        number: lot.number,
+        boughtOn: day(clock.now),
+        price: lot.price,
+        discountFraction: lot.discountFraction ?? 0,
+        amount: lot.amount,
+        bestBefore: lot.bestBeforeInDays === undefined ? null : day(addDays(today, lot.bestBeforeInDays)),
+        openedOn: lot.openedDaysAgo === undefined ? null : day(subDays(today, lot.openedDaysAgo)),
+        note: lot.note ?? '',
+      });
+    }
+    clock.now = subDays(today, 30);
     const bareFace = plan(BARE_FACE);
     const ropewalk = plan(ROPEWALK);
     const nettle = plan(NETTLE_AND_LIME);

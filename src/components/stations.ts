@@ -1,4 +1,4 @@
-import { BookOpenText, Box, FlaskConical, House, Scale, SquareStack } from 'lucide-react';
+import { BookOpenText, Box, FlaskConical, House, ListChecks, Scale, SquareStack } from 'lucide-react';
 
 /** The stations that exist, in the order of the work. */
 export const STATIONS = [
@@ -8,4 +8,5 @@ export const STATIONS = [
   { name: 'Shelf', href: '/shelf', icon: FlaskConical },
   { name: 'Bench', href: '/bench', icon: Scale },
   { name: 'Logbook', href: '/log', icon: BookOpenText },
+  { name: 'House rules', href: '/house-rules', icon: ListChecks },
 ] as const;

@@ -34,6 +34,7 @@ export function planTable(db: Database.Database) {
   const updatePlan = db.prepare<[number, string, string, number]>(
     'UPDATE plans SET latest_version = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
   );
+  const everyVersion = db.prepare<[], { record: string }>('SELECT record FROM plan_versions');
   const stored = (row: Row): StoredPlan => ({
     id: row.id,
     version: row.version,
@@ -47,6 +48,8 @@ export function planTable(db: Database.Database) {
   return {
     /** The latest version of every plan, the last changed first. */
     all: (): StoredPlan[] => latest.all().map(stored),
+    /** Every version of every plan, to see what they name. */
+    everyVersion: (): Plan[] => everyVersion.all().map(({ record }) => JSON.parse(record)),
     /** Every version of a plan, newest first; empty for an unknown id. */
     versions: (id: string): StoredPlan[] => versionsOf.all(id).map(stored),
     insert: db.transaction((id: string, plan: Plan, at: string): void => {

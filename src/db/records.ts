@@ -26,6 +26,7 @@ export function recordTable<Item extends { id: string; name: string }>(
   const update = db.prepare<[string, string, string, number]>(
     `UPDATE ${table} SET record = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`,
   );
+  const remove = db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ?`);
   const stored = (row: Row): Stored<Item> => ({ item: JSON.parse(row.record), revision: row.revision });
 
   return {
@@ -36,6 +37,9 @@ export function recordTable<Item extends { id: string; name: string }>(
     },
     insert(item: Item, at: string): void {
       insert.run(item.id, JSON.stringify(item), at);
+    },
+    remove(id: string): void {
+      remove.run(id);
     },
     /** False when the record is no longer at `revision`. */
     update(item: Item, revision: number, at: string): boolean {

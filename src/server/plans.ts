@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '../core/materials/material';
 import {
+  namedMaterials,
   PLAN_FILE_FORMAT,
   PLAN_FILE_VERSION,
   type Plan,
@@ -29,13 +30,10 @@ export function planFileOf({ molds, materials }: Workshop, plan: Plan): PlanFile
   const mold = molds.find(plan.moldId)?.item;
   if (!mold)
     throw invalidField('plan.moldId', `names the mold “${plan.moldId}”, which is not in the mold book`);
-  const ids = new Set(
-    plan.pours.flatMap((pour) => [pour.baseId, ...pour.doses.map((dose) => dose.materialId)]),
-  );
-  const found = [...ids].flatMap((id): Material[] => {
-    const stored = materials.find(id);
-    return stored ? [stored.item] : [];
-  });
+  const shelf = new Map(materials.all().map(({ item }) => [item.id, item]));
+  const found = [...namedMaterials(plan, shelf)]
+    .map((id) => shelf.get(id))
+    .filter((material): material is Material => material !== undefined);
   const file = planFileSchema.safeParse(
     { format: PLAN_FILE_FORMAT, version: PLAN_FILE_VERSION, plan, mold, materials: found },
     { reportInput: true },

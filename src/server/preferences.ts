@@ -1,5 +1,6 @@
 import type { AstroCookies } from 'astro';
 import type { Showing, UnitSystem } from '../core/units/showQuantity';
+import { workshop } from './workshop';
 
 export const THEMES = ['enamel-day', 'enamel-night'] as const;
 
@@ -10,13 +11,27 @@ export interface Preferences {
   theme: (typeof THEMES)[number] | undefined;
 }
 
-export function preferencesOf(request: Request, cookies: AstroCookies): Preferences {
-  const system: UnitSystem = cookies.get('units')?.value === 'us' ? 'us' : 'metric';
+export function preferencesOf(
+  request: Request,
+  cookies: AstroCookies,
+  usualUnits = unitsOfTheHouse,
+): Preferences {
+  const units = cookies.get('units')?.value;
+  const system = units === 'us' || units === 'metric' ? units : usualUnits();
   const chosen = cookies.get('theme')?.value;
   return {
     showing: { system, locale: localeOf(request.headers.get('accept-language')) },
     theme: THEMES.find((theme) => theme === chosen),
   };
+}
+
+/** What a browser shows in which nothing was chosen yet. */
+function unitsOfTheHouse(): UnitSystem {
+  try {
+    return workshop().houseRules.read().item.units;
+  } catch {
+    return 'metric';
+  }
 }
 
 const FALLBACK_LOCALE = 'en-GB';

@@ -2,7 +2,7 @@ import type { z } from '../core/zod';
 import { invalidFields, Problem } from './problem';
 
 /** No plan, record or event comes near it. */
-const LARGEST_BODY_BYTES = 1_000_000;
+const USUAL_LARGEST_BYTES = 1_000_000;
 const LONGEST_PATIENCE_BYTES = 50_000_000;
 
 /**
@@ -13,12 +13,15 @@ const LONGEST_PATIENCE_BYTES = 50_000_000;
 export async function readJson<Schema extends z.ZodType>(
   request: Request,
   schema: Schema,
+  largestBytes = USUAL_LARGEST_BYTES,
 ): Promise<z.infer<Schema>> {
   const type = request.headers.get('content-type') ?? '';
   if (!/^application\/(?:[\w.+-]+\+)?json\b/i.test(type)) {
     throw new Problem(415, 'not-json', 'Send the body as application/json.');
   }
-  const parsed = schema.safeParse(parseJson(await readText(request)), { reportInput: true });
+  const parsed = schema.safeParse(parseJson(textOf(await readBytes(request, largestBytes))), {
+    reportInput: true,
+  });
   if (!parsed.success) throw invalidFields(parsed.error);
   return parsed.data;
 }
@@ -26,22 +29,26 @@ export async function readJson<Schema extends z.ZodType>(
 /**
  * Counts while it reads: a content-length is only a promise. What is over the limit is read and thrown away, so
  * that the client hears why; past all patience the connection is closed.
+ *
+ * @throws Problem 413
  */
-async function readText(request: Request): Promise<string> {
-  if (request.body === null) return '';
-  const decoder = new TextDecoder('utf-8', { fatal: true });
+export async function readBytes(request: Request, largestBytes: number): Promise<Uint8Array> {
+  if (request.body === null) return new Uint8Array();
+  const chunks: Uint8Array[] = [];
   let bytes = 0;
-  let text = '';
+  for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
+    bytes += chunk.byteLength;
+    if (bytes > LONGEST_PATIENCE_BYTES) throw tooLarge(largestBytes);
+    if (bytes <= largestBytes) chunks.push(chunk);
+  }
+  if (bytes > largestBytes) throw tooLarge(largestBytes);
+  return Buffer.concat(chunks);
+}
+
+function textOf(bytes: Uint8Array): string {
   try {
-    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
-      bytes += chunk.byteLength;
-      if (bytes > LONGEST_PATIENCE_BYTES) throw tooLarge();
-      if (bytes <= LARGEST_BODY_BYTES) text += decoder.decode(chunk, { stream: true });
-    }
-    if (bytes > LARGEST_BODY_BYTES) throw tooLarge();
-    return text + decoder.decode();
-  } catch (error) {
-    if (error instanceof Problem) throw error;
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
     throw new Problem(
       400,
       'not-utf-8',
@@ -50,8 +57,8 @@ async function readText(request: Request): Promise<string> {
   }
 }
 
-function tooLarge(): Problem {
-  const largest = `${LARGEST_BODY_BYTES / 1000} kB`;
+function tooLarge(largestBytes: number): Problem {
+  const largest = `${largestBytes / 1000} kB`;
   return new Problem(413, 'too-large', `The body is over ${largest}. Nothing was saved. Send less at once.`);
 }
 

@@ -13,17 +13,18 @@ interface NamedItem {
 
 type TableOf<Item extends NamedItem> = (workshop: Workshop) => RecordTable<Item>;
 
-/** `GET` and `POST` of a list of records: the shelf, the mold book. */
+/** `GET` and `POST` of a list of records: the shelf, the mold book. `check` looks at all of them after a write. */
 export function listEndpoints<Item extends NamedItem>(
   table: TableOf<Item>,
   newSchema: z.ZodType<Omit<Item, 'id'>>,
+  check: (workshop: Workshop) => void = () => {},
 ) {
   return {
     GET: endpoint(() => ({ body: table(workshop()).all() })),
     POST: endpoint(async ({ request }) => {
       const open = workshop();
       const item = { ...(await readJson(request, newSchema)), id: open.newId() } as Item;
-      table(open).insert(item, open.now());
+      checked(open, check, () => table(open).insert(item, open.now()));
       return { status: 201, body: { item, revision: 1 } };
     }),
   };
@@ -34,6 +35,7 @@ export function itemEndpoints<Item extends NamedItem>(
   what: string,
   table: TableOf<Item>,
   saveSchema: z.ZodType<{ item: Item; revision: number }>,
+  check: (workshop: Workshop) => void = () => {},
 ) {
   return {
     GET: endpoint((context) => {
@@ -46,7 +48,18 @@ export function itemEndpoints<Item extends NamedItem>(
       const open = workshop();
       const { item, revision } = await readJson(context.request, saveSchema);
       if (item.id !== param(context, 'id')) throw invalidField('item.id', 'is not the id in the address');
-      return { body: saveRecord(table(open), what, item, revision, open.now()) };
+      const save = () => saveRecord(table(open), what, item, revision, open.now());
+      return { body: checked(open, check, save) };
     }),
   };
+}
+
+/** Writes, and takes it back when the records do not fit together any more. */
+function checked<Saved>(open: Workshop, check: (workshop: Workshop) => void, write: () => Saved): Saved {
+  const work = open.db.transaction(() => {
+    const saved = write();
+    check(open);
+    return saved;
+  });
+  return work.immediate();
 }

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { differences } from '../core/plan/differences';
 import type { RecordTable, Stored } from '../db/records';
-import { notFound, Problem } from './problem';
+import { invalidField, notFound, Problem } from './problem';
 
 /** 409 with the record as it is now and where it differs from what was sent. */
 export function conflict(mine: unknown, theirs: unknown, revision: number): Problem {
@@ -28,6 +28,9 @@ export function saveRecord<Item extends { id: string; name: string }>(
   const before = table.find(item.id);
   if (!before) throw notFound(what, item.id);
   if (isDeepStrictEqual(item, before.item)) return before;
+  // A plan that names a fragrance could not be made with a base of the same id.
+  if ('kind' in item && 'kind' in before.item && item.kind !== before.item.kind)
+    throw invalidField('item.kind', `can’t be changed: it is a ${before.item.kind}`);
   if (!table.update(item, revision, at)) throw conflict(item, before.item, before.revision);
   return { item, revision: revision + 1 };
 }

@@ -1,6 +1,7 @@
 import { type Review, reviewPlan } from '../core/checks/review';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
+import { checkContext } from './checkContext';
 import { planFileOf } from './plans';
 import type { Workshop } from './workshop';
 
@@ -10,15 +11,15 @@ export interface PlanView extends Review {
   file: PlanFile;
 }
 
-export function planView(workshop: Workshop, stored: StoredPlan): PlanView {
+export function planView(workshop: Workshop, stored: StoredPlan, context = checkContext(workshop)): PlanView {
   const file = planFileOf(workshop, stored.plan);
-  return { stored, file, ...reviewPlan(file) };
+  return { stored, file, ...reviewPlan(file, context) };
 }
 
 /** The plan that a new one starts from, in the first mold and base of the workshop; null while one is missing. */
-export function firstPlan({ molds, materials }: Workshop): Plan | null {
+export function firstPlan({ molds, materials, houseRules }: Workshop): Plan | null {
   const mold = molds.all()[0]?.item;
-  const base = materials.all().find(({ item }) => item.kind === 'base')?.item;
+  const base = materials.all().find(({ item }) => item.kind === 'base' && !item.archived)?.item;
   if (!mold || !base) return null;
   return {
     name: '',
@@ -26,11 +27,8 @@ export function firstPlan({ molds, materials }: Workshop): Plan | null {
     moldId: mold.id,
     pieces: mold.cavities,
     fillFraction: mold.usualFillFraction,
-    jugLossFraction: USUAL_JUG_LOSS,
+    jugLossFraction: houseRules.read().item.jugLossFraction,
     pours: [{ baseId: base.id, size: { by: 'parts', parts: 1 }, doses: [] }],
     note: '',
   };
 }
-
-/** Our own assumption: what a scraped jug keeps. */
-const USUAL_JUG_LOSS = 0.03;

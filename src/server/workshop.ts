@@ -4,6 +4,8 @@ import type Database from 'better-sqlite3';
 import type { Material } from '../core/materials/material';
 import type { Mold } from '../core/molds/mold';
 import { openDatabase } from '../db/connection';
+import { houseRulesTable } from '../db/houseRules';
+import { lotTable } from '../db/lots';
 import { NewerDatabaseError } from '../db/migrate';
 import { planTable } from '../db/plans';
 import { recordTable } from '../db/records';
@@ -17,6 +19,8 @@ export interface Workshop {
   molds: ReturnType<typeof recordTable<Mold>>;
   plans: ReturnType<typeof planTable>;
   runs: ReturnType<typeof runTable>;
+  lots: ReturnType<typeof lotTable>;
+  houseRules: ReturnType<typeof houseRulesTable>;
   now(): string;
   newId(): string;
 }
@@ -34,6 +38,8 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
     molds: recordTable<Mold>(db, 'molds'),
     plans: planTable(db),
     runs: runTable(db),
+    lots: lotTable(db),
+    houseRules: houseRulesTable(db),
     now,
     newId: () => crypto.randomUUID(),
   };

@@ -49,6 +49,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       `/plans/${id}/versions`,
       '/molds',
       '/shelf',
+      '/shelf?material=bay-rope',
+      '/shelf?material=bay-rope&side=lots',
+      '/house-rules',
+      `/plans/buy?plan=${id}`,
       '/bench',
       `/bench/${runId}`,
       '/log',
@@ -64,6 +68,22 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await looksRight(page);
     await page.goto('/shelf', { waitUntil: 'networkidle' });
     await page.getByRole('button', { name: 'New material' }).click();
+    await looksRight(page);
+    await page.goto('/shelf?material=bay-rope&side=lots', { waitUntil: 'networkidle' });
+    await page.locator('summary').filter({ hasText: 'B7-12' }).click();
+    await page.getByRole('button', { name: 'Count or correct' }).first().click();
+    await page.getByRole('button', { name: 'New lot' }).click();
+    await looksRight(page);
+    await page.goto('/shelf', { waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: 'Bring in a CSV file' }).click();
+    await page.getByLabel('File', { exact: true }).setInputFiles({
+      name: 'shelf.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('kind,name\nbase,New one\nspoon,Ladle'),
+    });
+    await looksRight(page);
+    await page.getByRole('button', { name: 'Look at the rows' }).click();
+    await expect(page.getByRole('row', { name: /Ladle/ })).toBeVisible();
     await looksRight(page);
     await page.goto('/molds', { waitUntil: 'networkidle' });
     await page.getByRole('button', { name: 'New mold' }).click();

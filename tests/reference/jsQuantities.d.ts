@@ -3,5 +3,11 @@ declare module 'js-quantities' {
     to(unit: string): Qty;
     scalar: number;
   }
-  export default function qty(value: number, unit: string): Qty;
+  interface MakeQty {
+    (value: number, unit: string): Qty;
+    /** null when it is not understood. */
+    parse(text: string): Qty | null;
+  }
+  const qty: MakeQty;
+  export default qty;
 }

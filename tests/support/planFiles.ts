@@ -1,50 +1,120 @@
-import type { Base, DosedMaterial } from '../../src/core/materials/material';
+import type { Additive } from '../../src/core/materials/additive';
+import type { Base } from '../../src/core/materials/base';
+import type { Blend } from '../../src/core/materials/blend';
+import type { Colorant } from '../../src/core/materials/colorant';
+import type { Dispersant } from '../../src/core/materials/dispersant';
+import type { Fragrance } from '../../src/core/materials/fragrance';
+import type { DoseableMaterial, Material } from '../../src/core/materials/material';
 import type { Mold } from '../../src/core/molds/mold';
-import { dose, PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type PlanFile } from '../../src/core/plan/plan';
+import {
+  dose,
+  PLAN_FILE_FORMAT,
+  PLAN_FILE_VERSION,
+  type PlanFile,
+  type Wetting,
+} from '../../src/core/plan/plan';
 import { makeSheet, type Sheet } from '../../src/core/plan/sheet';
+
+const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
+const dosed = {
+  ...common,
+  skin: 'released' as const,
+  maxOfProduct: null,
+  usualLeastOfBase: null,
+  usualMostOfBase: null,
+  readings: [],
+};
 
 /** Records that only a check uses; every field can be set. */
 export function base(over: Partial<Base> = {}): Base {
   return {
+    ...common,
     id: 'base-1',
     kind: 'base',
     name: 'Test base',
-    note: '',
     baseKind: 'soap',
     look: 'clear',
+    contains: '',
+    suspension: true,
+    sweat: 'standard',
+    setSpeed: 'normal',
+    bearsFreezer: null,
+    standsHeat: null,
+    meltsC: null,
+    thickensC: null,
+    ceilingC: null,
+    hardensH: null,
     densityGPerMl: 1.05,
     fragranceCapOfBase: 0.03,
+    oilsCapOfBase: null,
+    liquidsCapOfBase: null,
     additionsCapOfBase: 0.1,
-    ceilingC: null,
     ...over,
   };
 }
 
-export function fragrance(over: Partial<Extract<DosedMaterial, { kind: 'fragrance' }>> = {}): DosedMaterial {
+export function fragrance(over: Partial<Fragrance> = {}): Fragrance {
   return {
+    ...dosed,
     id: 'scent-1',
     kind: 'fragrance',
     name: 'Test scent',
-    note: '',
+    fragranceKind: 'fragrance-oil',
     densityGPerMl: 0.95,
-    skin: 'released',
     maxOfProduct: 0.05,
-    readings: [],
+    vanillinOfMaterial: 0,
+    allergens: [],
     ...over,
   };
 }
 
-export function additive(over: Partial<Extract<DosedMaterial, { kind: 'additive' }>> = {}): DosedMaterial {
+export function colorant(over: Partial<Colorant> = {}): Colorant {
   return {
+    ...dosed,
+    id: 'colour-1',
+    kind: 'colorant',
+    name: 'Test mica',
+    form: 'mica',
+    bleeds: null,
+    densityGPerMl: 2.9,
+    bulkDensityGPerMl: 0.3,
+    ...over,
+  };
+}
+
+export function additive(over: Partial<Additive> = {}): Additive {
+  return {
+    ...dosed,
     id: 'extra-1',
     kind: 'additive',
     name: 'Test extra',
-    note: '',
     role: 'active',
+    grainMm: null,
     densityGPerMl: 1.1,
     bulkDensityGPerMl: null,
-    skin: 'released',
-    maxOfProduct: null,
+    ...over,
+  };
+}
+
+export function dispersant(over: Partial<Dispersant> = {}): Dispersant {
+  return {
+    ...dosed,
+    id: 'wet-1',
+    kind: 'dispersant',
+    name: 'Test glycerin',
+    leaves: false,
+    densityGPerMl: 1.26,
+    ...over,
+  };
+}
+
+export function blend(members: [Fragrance | Blend, number][], over: Partial<Blend> = {}): Blend {
+  return {
+    ...common,
+    id: 'blend-1',
+    kind: 'blend',
+    name: 'Test blend',
+    members: members.map(([{ id }, parts]) => ({ materialId: id, parts })),
     readings: [],
     ...over,
   };
@@ -67,12 +137,17 @@ export function mold(over: Partial<Mold> = {}): Mold {
 interface FilePour {
   base?: Base;
   parts?: number;
-  doses?: [DosedMaterial, string][];
+  doses?: [DoseableMaterial, string, Wetting?][];
 }
 
-/** A plan file from its pours; materials are gathered from them. */
-export function planFile(pours: FilePour[], plan: Partial<PlanFile['plan']> = {}, inMold = mold()): PlanFile {
-  const materials = new Map<string, Base | DosedMaterial>();
+/** A plan file from its pours; materials are gathered from them, and `more` is what they only name. */
+export function planFile(
+  pours: FilePour[],
+  plan: Partial<PlanFile['plan']> = {},
+  inMold = mold(),
+  more: Material[] = [],
+): PlanFile {
+  const materials = new Map<string, Material>(more.map((material) => [material.id, material]));
   for (const pour of pours) {
     const itsBase = pour.base ?? base();
     materials.set(itsBase.id, itsBase);
@@ -92,7 +167,7 @@ export function planFile(pours: FilePour[], plan: Partial<PlanFile['plan']> = {}
       pours: pours.map((pour) => ({
         baseId: (pour.base ?? base()).id,
         size: { by: 'parts', parts: pour.parts ?? 1 },
-        doses: (pour.doses ?? []).map(([material, text]) => dose(material.id, text)),
+        doses: (pour.doses ?? []).map(([material, text, wetIn]) => dose(material.id, text, wetIn)),
       })),
       ...plan,
     },

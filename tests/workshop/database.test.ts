@@ -4,9 +4,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import test, { after } from 'node:test';
 import Database from 'better-sqlite3';
+import { materialSchema } from '../../src/core/materials/material';
 import { openDatabase } from '../../src/db/connection';
 import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
 import { MIGRATIONS } from '../../src/db/migrations/all';
+import { fragrance } from '../support/planFiles';
 
 const folder = mkdtempSync(join(tmpdir(), 'tallow-db-'));
 after(() => rmSync(folder, { recursive: true }));
@@ -50,6 +52,67 @@ test('comes up from every older step, with a copy kept before each', () => {
       copy.close();
     }
   }
+});
+
+test('a shelf of the first step comes up whole: what is new in a record is unknown', () => {
+  const path = join(folder, 'first-step.sqlite');
+  const db = new Database(path);
+  migrate(db, MIGRATIONS.slice(0, 1));
+  const { inci, origins, lowStock, archived, ...common } = fragrance();
+  const { fragranceKind, vanillinOfMaterial, allergens, usualLeastOfBase, usualMostOfBase, ...scent } =
+    common;
+  const old = { ...scent, id: 'old', note: 'kept' };
+  const insert = db.prepare("INSERT INTO materials VALUES (?, ?, 1, 'now')");
+  insert.run('old', JSON.stringify(old));
+  for (const [id, record] of [
+    [
+      'b',
+      {
+        kind: 'base',
+        baseKind: 'soap',
+        look: 'clear',
+        densityGPerMl: null,
+        fragranceCapOfBase: 0.03,
+        additionsCapOfBase: null,
+        ceilingC: 71,
+      },
+    ],
+    [
+      'c',
+      {
+        kind: 'colorant',
+        form: 'mica',
+        densityGPerMl: 2,
+        bulkDensityGPerMl: null,
+        skin: 'unknown',
+        maxOfProduct: null,
+        readings: [],
+      },
+    ],
+    [
+      'a',
+      {
+        kind: 'additive',
+        role: 'grit',
+        densityGPerMl: 2,
+        bulkDensityGPerMl: null,
+        skin: 'unknown',
+        maxOfProduct: null,
+        readings: [],
+      },
+    ],
+  ] as const)
+    insert.run(id, JSON.stringify({ ...record, id, name: id, note: '' }));
+  db.close();
+  const up = openDatabase(path);
+  const records = up.prepare('SELECT record FROM materials').pluck().all() as string[];
+  for (const record of records) {
+    const read = materialSchema.safeParse(JSON.parse(record));
+    assert.ok(read.success, read.success ? '' : read.error.message);
+    if (read.data.id === 'old') assert.deepEqual({ ...read.data, ...old }, read.data);
+  }
+  assert.equal(records.length, 4);
+  up.close();
 });
 
 test('a migration that fails leaves the file as it was', () => {

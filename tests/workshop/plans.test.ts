@@ -93,7 +93,7 @@ test('import leaves what is here alone: the same record is shared, one that diff
   );
   const taken = importPlan(workshop, theirs);
   assert.equal(workshop.materials.all().length, 4);
-  assert.equal(workshop.materials.find('base-1')?.item.densityGPerMl, 1.05);
+  assert.deepEqual(workshop.materials.find('base-1')?.item, base());
   const weights = (review: ReturnType<typeof reviewPlan>) => review.sheet?.totals;
   assert.deepEqual(weights(reviewPlan(planFileOf(workshop, taken.plan))), weights(reviewPlan(theirs)));
   importPlan(workshop, theirs);

@@ -1,46 +1,19 @@
+import type { Base } from '../materials/base';
 import { additionsCap } from '../materials/defaults';
-import type { SheetLine, SheetPour } from '../plan/sheet';
-import { showPercent } from '../units/showQuantity';
-import { exceeds } from './exceeds';
-import type { Check, Finding } from './finding';
+import type { SheetLine } from '../plan/sheet';
+import { capCheck } from './capCheck';
 
-/** More of everything together than the base bears. */
-export const additionsOverCap: Check = {
+/** More of everything together than the base bears; grit is counted apart in soap bases. */
+export const additionsOverCap = capCheck({
   code: 'additions-over-cap',
+  what: 'Additions',
+  reason: 'All together they keep the bar from setting firm. Take some out.',
+  counts: (line, base) => !isApart(line, base),
+  cap: additionsCap,
+  mends: false,
+  apart: { what: 'Grit', counts: isApart },
+});
 
-  run: (sheet) => sheet.pours.flatMap(checkPour),
-
-  say({ about, figures: { ofBase = 0, cap = 0, gritOfBase = 0 }, assumed }, { locale }) {
-    const whose = assumed ? `the usual cap for a base like ${about}` : `the cap of ${about}`;
-    const grit = gritOfBase > 0 ? ` Grit, ${showPercent(gritOfBase, locale)}, is not counted in this.` : '';
-    return {
-      title: `Additions ${showPercent(ofBase, locale)} of base, cap ${showPercent(cap, locale)}`,
-      reason: `All additions together are over ${whose}. The bar sets soft or not at all. Take some out.${grit}`,
-      mendLabel: null,
-    };
-  },
-};
-
-function checkPour(pour: SheetPour, pourIndex: number): Finding[] {
-  const gritApart = pour.base.baseKind !== 'syndet';
-  const isGrit = ({ material }: SheetLine) =>
-    gritApart && material.kind === 'additive' && material.role === 'grit';
-  const sum = (lines: SheetLine[]) => lines.reduce((total, line) => total + line.ofBase, 0);
-  const ofBase = sum(pour.lines.filter((line) => !isGrit(line)));
-  const gritOfBase = sum(pour.lines.filter(isGrit));
-  const cap = additionsCap(pour.base);
-  if (!exceeds(ofBase, cap.value)) return [];
-  return [
-    {
-      code: additionsOverCap.code,
-      severity: cap.assumed ? 'caution' : 'stop',
-      pourIndex,
-      // A sum is the fault of no single dose.
-      doseIndexes: [],
-      about: pour.base.name,
-      figures: { ofBase, cap: cap.value, gritOfBase },
-      assumed: cap.assumed,
-      mend: null,
-    },
-  ];
+function isApart({ material }: SheetLine, base: Base): boolean {
+  return base.baseKind !== 'syndet' && material.kind === 'additive' && material.role === 'grit';
 }

@@ -1,17 +1,29 @@
-import { dose, type Plan } from '../plan/plan';
-import type { DoseEdit } from './finding';
+import { dose, type Plan, retyped } from '../plan/plan';
+import { scalePlan } from '../plan/scalePlan';
+import type { PlanEdit } from './finding';
 
 /** The plan with a finding's mend applied. Edits name doses by their place in the plan as it was checked. */
-export function applyMend(plan: Plan, edits: readonly DoseEdit[]): Plan {
-  return {
+export function applyMend(plan: Plan, edits: readonly PlanEdit[]): Plan {
+  const mended = {
     ...plan,
     pours: plan.pours.map((pour, pourIndex) => ({
       ...pour,
-      doses: pour.doses.flatMap((each, doseIndex) => {
-        const edit = edits.find((one) => one.pourIndex === pourIndex && one.doseIndex === doseIndex);
-        if (edit === undefined) return [each];
-        return edit.edit === 'remove-dose' ? [] : [dose(each.materialId, edit.text)];
-      }),
+      doses: [
+        ...pour.doses.flatMap((each, doseIndex) => {
+          const edit = edits.find(
+            (one) => 'doseIndex' in one && one.pourIndex === pourIndex && one.doseIndex === doseIndex,
+          );
+          if (edit?.edit === 'remove-dose') return [];
+          return [edit?.edit === 'set-dose' ? retyped(each, edit.text) : each];
+        }),
+        ...edits.flatMap((edit) =>
+          edit.edit === 'add-dose' && edit.pourIndex === pourIndex
+            ? [dose(edit.materialId, edit.text, edit.wetIn)]
+            : [],
+        ),
+      ],
     })),
   };
+  const pieces = edits.find((edit) => edit.edit === 'set-pieces')?.pieces;
+  return pieces === undefined ? mended : scalePlan(mended, pieces);
 }

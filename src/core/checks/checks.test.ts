@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { additive, base, fragrance, planFile } from '../../../tests/support/planFiles';
+import type { DosedMaterial } from '../materials/material';
 import type { PlanFile } from '../plan/plan';
 import { applyMend } from './applyMend';
 import { hasStop, reviewPlan, sayFinding } from './review';
@@ -53,14 +54,14 @@ test('additions: a syndet base takes 2 % fragrance with 1 % oil, not with 2 %', 
     doses: [
       [fragrance(), '2 %'],
       [oil, share],
-    ] as [ReturnType<typeof additive>, string][],
+    ] as [DosedMaterial, string][],
   });
   assert.deepEqual(codes(planFile([doses('1 %')])), []);
-  assert.deepEqual(codes(planFile([doses('2 %')])), ['caution additions-over-cap']);
+  assert.deepEqual(codes(planFile([doses('2 %')])), ['caution oils-over-cap', 'caution additions-over-cap']);
 });
 
 test('grit is counted apart in a soap base, and counted in a syndet', () => {
-  const grit = additive({ role: 'grit', densityGPerMl: 1.4, bulkDensityGPerMl: 0.6 });
+  const grit = additive({ role: 'grit', grainMm: 0.4, densityGPerMl: 1.4, bulkDensityGPerMl: 0.6 });
   assert.deepEqual(codes(planFile([{ doses: [[grit, '12 %']] }])), []);
   const syndet = base({ baseKind: 'syndet', additionsCapOfBase: 0.03 });
   assert.deepEqual(codes(planFile([{ base: syndet, doses: [[grit, '12 %']] }])), ['stop additions-over-cap']);
@@ -91,7 +92,7 @@ test('a fragrance without facts is a caution, never fine', () => {
 
 test('stand-in figures are named, and drops are always approximate', () => {
   assert.deepEqual(codes(planFile([{ base: base({ densityGPerMl: null }) }])), ['note stand-in-figures']);
-  const { sheet, findings } = reviewPlan(planFile([{ doses: [[fragrance(), '23 drops']] }]));
+  const { sheet, findings } = reviewPlan(planFile([{ doses: [[fragrance(), '60 drops']] }]));
   assert.equal(sheet?.pours[0]?.lines[0]?.exact, false);
   assert.deepEqual(
     findings.map(({ code, figures }) => [code, figures]),
@@ -125,14 +126,14 @@ test('every finding can be said, and every mend resolves its finding', () => {
             ...scents.map(
               ([facts, text], n) =>
                 [fragrance({ id: `scent-${n}`, name: `Scent ${n}`, ...facts }), text] as [
-                  ReturnType<typeof fragrance>,
+                  DosedMaterial,
                   string,
                 ],
             ),
             ...extras.map(
               ([facts, text], n) =>
                 [additive({ id: `extra-${n}`, name: `Extra ${n}`, ...facts }), text] as [
-                  ReturnType<typeof fragrance>,
+                  DosedMaterial,
                   string,
                 ],
             ),

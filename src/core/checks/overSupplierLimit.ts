@@ -1,9 +1,9 @@
 import { baseShare } from '../plan/product';
-import type { SheetLine, SheetPour } from '../plan/sheet';
+import { doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
-import { writeFigure } from '../units/writeQuantity';
 import { exceeds } from './exceeds';
 import type { Check, Finding } from './finding';
+import { timesDoses } from './timesDoses';
 
 /**
  * More of a material than its supplier allows in the finished product. Each pour is looked at alone, since it
@@ -12,62 +12,80 @@ import type { Check, Finding } from './finding';
 export const overSupplierLimit: Check = {
   code: 'over-supplier-limit',
 
-  run: (sheet) => sheet.pours.flatMap(checkPour),
+  run: (sheet) => sheet.pours.flatMap((pour, pourIndex) => checkPour(sheet, pour, pourIndex)),
 
-  say({ about, figures: { ofProduct = 0, limit = 0, mendOfBase = 0 } }, { locale }) {
+  say({ about, figures: { ofProduct = 0, limit = 0, mendOfBase = 0, ofBar = 0, pours = 1 } }, { locale }) {
+    const inBar =
+      pours > 1
+        ? ` In the whole bar it is ${showPercent(ofBar, locale)}, ${ofBar > limit ? 'over the limit too' : 'but this pour touches skin by itself'}.`
+        : '';
     return {
       title: `${about} ${showPercent(ofProduct, locale)} of product, limit ${showPercent(limit, locale)}`,
-      reason:
-        'The supplier’s limit holds for the finished product, and protects skin. It may not be passed in any pour.',
+      reason: `The supplier’s limit holds for the finished product, and protects skin. It may not be passed in any pour.${inBar}`,
       mendLabel: `Bring down to ${showPercent(mendOfBase, locale)} of base`,
     };
   },
 };
 
-function checkPour(pour: SheetPour, pourIndex: number): Finding[] {
+function checkPour(sheet: Sheet, pour: SheetPour, pourIndex: number): Finding[] {
   const byMaterial = new Map<string, SheetLine[]>();
   for (const line of pour.lines) {
+    if (line.leaves) continue;
     const same = byMaterial.get(line.material.id);
     if (same) same.push(line);
     else byMaterial.set(line.material.id, [line]);
   }
-  return [...byMaterial.values()].flatMap((lines) => checkMaterial(pour, pourIndex, lines));
+  return [...byMaterial.values()].flatMap((lines) => checkMaterial(sheet, pour, pourIndex, lines));
 }
 
-function checkMaterial(pour: SheetPour, pourIndex: number, lines: SheetLine[]): Finding[] {
+function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: SheetLine[]): Finding[] {
   const material = lines[0]?.material;
   const limit = material?.maxOfProduct ?? null;
   if (material === undefined || limit === null) return [];
   const ofProduct = lines.reduce((sum, line) => sum + line.ofProduct, 0);
   if (!exceeds(ofProduct, limit)) return [];
   const mendOfBase = mendedShare(pour, lines, limit);
+  const ofBase = lines.reduce((sum, line) => sum + line.ofBase, 0);
+  const doseIndexes = [...new Set(lines.map((line) => line.doseIndex))];
   return [
     {
       code: overSupplierLimit.code,
       severity: 'stop',
       pourIndex,
-      doseIndexes: lines.map((line) => line.doseIndex),
+      doseIndexes,
       about: material.name,
-      figures: { ofProduct, limit, mendOfBase },
+      figures: {
+        ofProduct,
+        limit,
+        mendOfBase,
+        ofBar: shareOfBar(sheet, material.id),
+        pours: sheet.pours.length,
+      },
       assumed: false,
-      mend: lines.map((line) => ({
-        edit: 'set-dose',
-        pourIndex,
-        doseIndex: line.doseIndex,
-        text: `${writeFigure((line.ofProduct / ofProduct) * mendOfBase * 100, 4, 'down')} %`,
-      })),
+      mend: timesDoses(pour, pourIndex, doseIndexes, mendOfBase / ofBase),
     },
   ];
 }
 
+/** The material's share of everything that is poured into the bar. */
+function shareOfBar(sheet: Sheet, materialId: string): number {
+  const massG = sheet.pours
+    .flatMap((pour) => pour.lines)
+    .reduce((sum, line) => sum + (line.material.id === materialId && !line.leaves ? line.massG : 0), 0);
+  return massG / sheet.totals.jugG;
+}
+
 /**
  * A share of base that is safely within the limit. Fixed doses beside it thin out as the base weight grows in
- * the mended plan, and doses that relate to it go down with it, so both are left out of the others: the mend may be
- * a little lower than it must be.
+ * the mended plan, doses that relate to it go down with it, and so do the other members of its blend, so all of
+ * these are left out of the others: the mend may be a little lower than it must be.
  */
 function mendedShare(pour: SheetPour, lines: SheetLine[], limit: number): number {
-  const others = pour.lines
-    .filter((line) => !lines.includes(line) && line.saidAs === 'share')
-    .reduce((sum, line) => sum + line.ofBase, 0);
+  const own = new Set(lines.map((line) => line.doseIndex));
+  const others = [...new Set(pour.lines.map((line) => line.doseIndex))]
+    .filter((doseIndex) => !own.has(doseIndex))
+    .map((doseIndex) => doseOf(pour, doseIndex))
+    .filter(({ lines: [first] }) => first?.saidAs === 'share')
+    .reduce((sum, { ofBase }) => sum + ofBase, 0);
   return baseShare(limit, others);
 }

@@ -1,28 +1,68 @@
+import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { PlanFile } from '../plan/plan';
 import { makeSheet, type Sheet } from '../plan/sheet';
 import type { Showing } from '../units/showQuantity';
 import { additionsOverCap } from './additionsOverCap';
+import { allergens } from './allergens';
+import { belowWorkingRange } from './belowWorkingRange';
+import { botanicalBrowns } from './botanicalBrowns';
+import { candleOnly } from './candleOnly';
 import { doseUnreadable } from './doseUnreadable';
-import { type Check, type Finding, type Said, SEVERITIES } from './finding';
+import { dyeBleeds } from './dyeBleeds';
+import { factsMissing } from './factsMissing';
+import { type Check, type CheckContext, type Finding, type Said, SEVERITIES } from './finding';
+import { foodColour } from './foodColour';
 import { fragranceOverCap } from './fragranceOverCap';
+import { gritTooCoarse } from './gritTooCoarse';
+import { liquidsOverCap } from './liquidsOverCap';
+import { lotPastDate } from './lotPastDate';
 import { noRoomFinding, noRoomForBase } from './noRoomForBase';
 import { notForSkin } from './notForSkin';
+import { oilsOverCap } from './oilsOverCap';
+import { origins } from './origins';
+import { overdone } from './overdone';
 import { overSupplierLimit } from './overSupplierLimit';
 import { relationUnresolved } from './relationUnresolved';
+import { scaleFit } from './scaleFit';
+import { solidsMove } from './solidsMove';
 import { standInFigures } from './standInFigures';
+import { stockShort } from './stockShort';
+import { unfitForUse } from './unfitForUse';
 import { unknownLimit } from './unknownLimit';
+import { vanillin } from './vanillin';
 
 const CHECKS: readonly Check[] = [
   doseUnreadable,
   relationUnresolved,
   notForSkin,
+  candleOnly,
+  foodColour,
   overSupplierLimit,
   fragranceOverCap,
+  oilsOverCap,
+  liquidsOverCap,
   additionsOverCap,
+  gritTooCoarse,
+  unfitForUse,
   unknownLimit,
+  vanillin,
+  dyeBleeds,
+  overdone,
+  belowWorkingRange,
+  scaleFit,
+  stockShort,
+  lotPastDate,
+  solidsMove,
+  botanicalBrowns,
+  allergens,
+  origins,
+  factsMissing,
   standInFigures,
   noRoomForBase,
 ];
+
+/** A plan judged by itself: the usual rules, and no shelf. */
+const BY_ITSELF: CheckContext = { rules: USUAL_HOUSE_RULES, shelf: null };
 
 /** A plan's sheet and everything that was found about it; no sheet when no base fits. */
 export interface Review {
@@ -31,14 +71,14 @@ export interface Review {
 }
 
 /** Makes the sheet and runs every check, gravest findings first. The page, the endpoint and the bench all call this. */
-export function reviewPlan(file: PlanFile): Review {
+export function reviewPlan(file: PlanFile, context: CheckContext = BY_ITSELF): Review {
   const made = makeSheet(file);
   if (!made.success) return { sheet: null, findings: [noRoomFinding(made.error)] };
-  return { sheet: made.data, findings: findingsOf(made.data) };
+  return { sheet: made.data, findings: findingsOf(made.data, context) };
 }
 
-export function findingsOf(sheet: Sheet): Finding[] {
-  const findings = CHECKS.flatMap((check) => check.run(sheet));
+export function findingsOf(sheet: Sheet, context: CheckContext): Finding[] {
+  const findings = CHECKS.flatMap((check) => check.run(sheet, context));
   return findings.sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 }
 

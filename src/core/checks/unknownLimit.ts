@@ -7,17 +7,20 @@ export const unknownLimit: Check = {
 
   run: (sheet) =>
     sheet.pours.flatMap((pour, pourIndex) =>
-      pour.lines.filter(lacksFacts).map((line) => ({
-        code: unknownLimit.code,
-        severity: 'caution',
-        pourIndex,
-        doseIndexes: [line.doseIndex],
-        about: line.material.name,
-        materialId: line.material.id,
-        figures: { releaseUnknown: line.material.skin === 'unknown' ? 1 : 0 },
-        assumed: false,
-        mend: null,
-      })),
+      pour.lines
+        .filter(({ massG }) => massG > 0)
+        .filter(lacksFacts)
+        .map((line) => ({
+          code: unknownLimit.code,
+          severity: 'caution',
+          pourIndex,
+          doseIndexes: [line.doseIndex],
+          about: line.material.name,
+          materialId: line.material.id,
+          figures: { releaseUnknown: line.material.skin === 'unknown' ? 1 : 0 },
+          assumed: false,
+          mend: null,
+        })),
     ),
 
   say: ({ about, figures: { releaseUnknown = 0 } }) => ({
@@ -30,6 +33,6 @@ export const unknownLimit: Check = {
 };
 
 function lacksFacts({ material }: SheetLine): boolean {
-  if (material.skin === 'not-released') return false;
+  if (material.skin === 'not-released' || material.skin === 'candle-only') return false;
   return material.skin === 'unknown' || (material.kind === 'fragrance' && material.maxOfProduct === null);
 }

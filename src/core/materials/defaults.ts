@@ -1,5 +1,7 @@
 import { DEFAULT_ML_PER_DROP } from '../units/factors';
-import type { Base, DosedMaterial } from './material';
+import { isPowderRole } from './additive';
+import type { Base } from './base';
+import type { DosedMaterial } from './material';
 import { meanOf } from './reading';
 
 /** A figure, and whether it is the material's own or a stand-in until the user measures it. */
@@ -12,7 +14,7 @@ export interface Figure {
 export const DEFAULT_BASE_DENSITY_G_PER_ML = 1.05;
 
 /** From memory: most fragrance oils lie between 0.88 and 1.05 g/mL, dry powders pack to about half of water. */
-const DENSITY_G_PER_ML = { fragrance: 0.95, colorant: 1, additive: 1 } as const;
+const DENSITY_G_PER_ML = { fragrance: 0.95, colorant: 1, additive: 1, dispersant: 1 } as const;
 const BULK_DENSITY_G_PER_ML = 0.5;
 /** From memory: vegetable oils lie between 0.91 and 0.93 g/mL. */
 const OIL_DENSITY_G_PER_ML = 0.92;
@@ -24,6 +26,19 @@ const BLOCK_MASS_G = 28;
 const FRAGRANCE_CAP_OF_BASE = { soap: 0.03, 'detergent-free': 0.03, syndet: 0.02 } as const;
 /** Syndet: common practice, no source. Soap: our own assumption, grit counted apart. */
 const ADDITIONS_CAP_OF_BASE = { soap: 0.1, 'detergent-free': 0.1, syndet: 0.03 } as const;
+
+/** Syndet: common practice, no source. Soap: a tablespoon in 8 oz still sets, more may never harden (6 %). */
+const OILS_CAP_OF_BASE = { soap: 0.06, 'detergent-free': 0.06, syndet: 0.01 } as const;
+/** From memory: water and honey beyond this make bars sticky. */
+const LIQUIDS_CAP_OF_BASE = 0.03;
+
+/**
+ * The most that is usual, of base. Mica: common practice, no source, 0.5 to 0.75 g per 100 g. Dye: common practice,
+ * no source, 14 drops of 0.05 g in 300 g. Glitter, salt: our own assumption.
+ */
+const USUAL_MOST = { mica: 0.0075, dye: (14 * 0.05) / 300, glitter: 0.005, salt: 0.05 } as const;
+/** Common practice, no source: a quarter teaspoon a pound is the least in use. */
+const USUAL_LEAST_FRAGRANCE = 0.0025;
 
 /** Common practice, no source: do not pass 160 °F. */
 export const DEFAULT_CEILING_C = 71;
@@ -54,8 +69,8 @@ export function spoonDensity(material: DosedMaterial): Figure {
 export function isPowder(
   material: DosedMaterial,
 ): material is Extract<DosedMaterial, { bulkDensityGPerMl: number | null }> {
-  if (material.kind === 'colorant') return material.form !== 'dye';
-  return material.kind === 'additive' && (material.role === 'grit' || material.role === 'botanical');
+  if (material.kind === 'colorant') return material.form === 'mica' || material.form === 'pigment';
+  return material.kind === 'additive' && isPowderRole(material.role);
 }
 
 /** Grams a drop: as counted onto the scale, else a usual drop of the material's density. */
@@ -75,10 +90,43 @@ export function fragranceCap(base: Base): Figure {
   return figure(base.fragranceCapOfBase, FRAGRANCE_CAP_OF_BASE[base.baseKind]);
 }
 
+export function oilsCap(base: Base): Figure {
+  return figure(base.oilsCapOfBase, OILS_CAP_OF_BASE[base.baseKind]);
+}
+
+export function liquidsCap(base: Base): Figure {
+  return figure(base.liquidsCapOfBase, LIQUIDS_CAP_OF_BASE);
+}
+
 export function additionsCap(base: Base): Figure {
   return figure(base.additionsCapOfBase, ADDITIONS_CAP_OF_BASE[base.baseKind]);
 }
 
 export function ceiling(base: Base): Figure {
   return figure(base.ceilingC, DEFAULT_CEILING_C);
+}
+
+/** The most of a material that is usual, of base; undefined where nobody has a figure. */
+export function usualMost(material: DosedMaterial): Figure | undefined {
+  if (material.usualMostOfBase !== null) return { value: material.usualMostOfBase, assumed: false };
+  if (material.kind === 'colorant' && material.form === 'mica')
+    return { value: USUAL_MOST.mica, assumed: true };
+  if (material.kind === 'colorant' && material.form === 'dye')
+    return { value: USUAL_MOST.dye, assumed: true };
+  if (material.kind === 'additive' && (material.role === 'glitter' || material.role === 'salt'))
+    return { value: USUAL_MOST[material.role], assumed: true };
+  return undefined;
+}
+
+/** The least of a material that does its work, of base; undefined where nobody has a figure. */
+export function usualLeast(material: DosedMaterial): Figure | undefined {
+  if (material.usualLeastOfBase !== null) return { value: material.usualLeastOfBase, assumed: false };
+  return material.kind === 'fragrance' ? { value: USUAL_LEAST_FRAGRANCE, assumed: true } : undefined;
+}
+
+/** Whether a colour moves into its neighbour. Common practice, no source: liquid dyes bleed, micas and pigments stay. */
+export function bleeds(material: Extract<DosedMaterial, { kind: 'colorant' }>): boolean | null {
+  if (material.bleeds !== null) return material.bleeds;
+  if (material.form === 'block') return null;
+  return material.form !== 'mica' && material.form !== 'pigment';
 }

@@ -26,10 +26,10 @@ test('readings are taken together by what was counted, with their spread', () =>
 
 test('a counted bottle gives its own drops, and the sheet no longer rests on a usual one', () => {
   const counted = fragrance({ readings: [drops(20, 0.62)] });
-  const usual = reviewPlan(planFile([{ doses: [[fragrance(), '40 drops']] }]));
-  const own = reviewPlan(planFile([{ doses: [[counted, '40 drops']] }]));
-  assert.ok(isClose(usual.sheet?.pours[0]?.lines[0]?.massG ?? 0, 40 * 0.05 * 0.95));
-  assert.ok(isClose(own.sheet?.pours[0]?.lines[0]?.massG ?? 0, 40 * 0.031));
+  const usual = reviewPlan(planFile([{ doses: [[fragrance(), '80 drops']] }]));
+  const own = reviewPlan(planFile([{ doses: [[counted, '80 drops']] }]));
+  assert.ok(isClose(usual.sheet?.pours[0]?.lines[0]?.massG ?? 0, 80 * 0.05 * 0.95));
+  assert.ok(isClose(own.sheet?.pours[0]?.lines[0]?.massG ?? 0, 80 * 0.031));
   assert.deepEqual([usual.findings.length, own.findings.length], [1, 0]);
 });
 

@@ -1,4 +1,5 @@
-import { materialSchema } from '../materials/material';
+import { blendFaults } from '../materials/blend';
+import { isDoseable, type Material, materialSchema } from '../materials/material';
 import { moldSchema } from '../molds/mold';
 import { parseQuantity } from '../units/parseQuantity';
 import { type Quantity, quantitySchema } from '../units/quantity';
@@ -6,12 +7,20 @@ import { z } from '../zod';
 
 export const USES = ['body', 'hands', 'face', 'hair', 'head-to-toe', 'gift', 'embeds'] as const;
 
+/** What a powder is wetted in: so many times its own weight of a dispersant. */
+export const wettingSchema = z.strictObject({
+  dispersantId: z.string().min(1).max(64),
+  times: z.number().min(0.05).max(20),
+});
+
 /** A dose as it was typed, beside what it means. `means` is null while the text cannot be read. */
 export const doseSchema = z
   .strictObject({
     materialId: z.string().min(1).max(64),
     text: z.string().max(200),
     means: quantitySchema.nullable(),
+    /** Left out when the material goes in as it is. */
+    wetIn: wettingSchema.optional(),
   })
   .superRefine((dose, context) => {
     if (!sameQuantity(dose.means, doseMeaning(dose.text))) {
@@ -69,27 +78,45 @@ export const planFileSchema = z
         `names the mold “${shortId(file.plan.moldId)}”, which is not the one in this file.`,
       );
     }
-    const kinds = new Map(file.materials.map((material) => [material.id, material.kind]));
-    if (kinds.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
+    const byId = new Map(file.materials.map((material) => [material.id, material]));
+    if (byId.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
+    file.materials.forEach((material, index) => {
+      if (material.kind !== 'blend') return;
+      for (const { memberIndex, why } of blendFaults(material, byId))
+        issue(['materials', index, 'members', memberIndex, 'materialId'], BLEND_FAULTS[why]);
+    });
     file.plan.pours.forEach((pour, pourIndex) => {
       const path = ['plan', 'pours', pourIndex];
-      if (kinds.get(pour.baseId) !== 'base') {
+      if (byId.get(pour.baseId)?.kind !== 'base') {
         issue(
           [...path, 'baseId'],
           `“${shortId(pour.baseId)}” is not a base among the materials of this file.`,
         );
       }
       pour.doses.forEach((dose, doseIndex) => {
-        const kind = kinds.get(dose.materialId);
-        if (kind === undefined || kind === 'base') {
+        const at = [...path, 'doses', doseIndex];
+        const material = byId.get(dose.materialId);
+        if (material === undefined || !isDoseable(material)) {
           issue(
-            [...path, 'doses', doseIndex, 'materialId'],
+            [...at, 'materialId'],
             `“${shortId(dose.materialId)}” is not a material that can be dosed among those of this file.`,
+          );
+        }
+        if (dose.wetIn && byId.get(dose.wetIn.dispersantId)?.kind !== 'dispersant') {
+          issue(
+            [...at, 'wetIn', 'dispersantId'],
+            `“${shortId(dose.wetIn.dispersantId)}” is not a dispersant among the materials of this file.`,
           );
         }
       });
     });
   });
+
+const BLEND_FAULTS = {
+  unknown: 'is not among the materials of this file.',
+  'not-a-fragrance': 'is not a fragrance, and a blend is of fragrances.',
+  'nested-too-deep': 'is a blend of blends. A blend may hold blends of fragrances, no deeper.',
+};
 
 /** An id in a message; one that is far too long is a fault of its own. */
 function shortId(id: string): string {
@@ -97,6 +124,7 @@ function shortId(id: string): string {
 }
 
 export type Use = (typeof USES)[number];
+export type Wetting = z.infer<typeof wettingSchema>;
 export type Dose = z.infer<typeof doseSchema>;
 export type Pour = z.infer<typeof pourSchema>;
 export type Plan = z.infer<typeof planSchema>;
@@ -109,8 +137,32 @@ export function doseMeaning(text: string): Quantity | null {
 }
 
 /** A dose of a material from what was typed. */
-export function dose(materialId: string, text: string): Dose {
-  return { materialId, text, means: doseMeaning(text) };
+export function dose(materialId: string, text: string, wetIn?: Wetting): Dose {
+  return { materialId, text, means: doseMeaning(text), ...(wetIn ? { wetIn } : {}) };
+}
+
+/** A dose said anew; how it is wetted stays. */
+export function retyped({ materialId, wetIn }: Dose, text: string): Dose {
+  return dose(materialId, text, wetIn);
+}
+
+/** Ids of everything a plan names besides its mold; members of blends are added from `materials`. */
+export function namedMaterials(plan: Plan, materials: ReadonlyMap<string, Material>): Set<string> {
+  const named = new Set<string>();
+  const add = (id: string) => {
+    if (named.has(id)) return;
+    named.add(id);
+    const material = materials.get(id);
+    if (material?.kind === 'blend') for (const member of material.members) add(member.materialId);
+  };
+  for (const pour of plan.pours) {
+    add(pour.baseId);
+    for (const { materialId, wetIn } of pour.doses) {
+      add(materialId);
+      if (wetIn) add(wetIn.dispersantId);
+    }
+  }
+  return named;
 }
 
 /** Letter of a pour by its place: A for the first. */

@@ -1,7 +1,9 @@
+import type { Base } from '../materials/base';
+import { blendAsFragrance, blendShares } from '../materials/blend';
 import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
-import type { Base, DosedMaterial } from '../materials/material';
+import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import type { Counted, Quantity } from '../units/quantity';
-import type { Plan, PlanFile, Pour } from './plan';
+import type { Plan, PlanFile, Pour, Wetting } from './plan';
 import { type RelationFault, relatedDoses } from './relations';
 
 /** Which stand-in figures a weight rests on until the user measures them. */
@@ -18,24 +20,38 @@ export interface Amount {
 export const SAID_AS = ['share', 'fixed', 'relation'] as const;
 export type SaidAs = (typeof SAID_AS)[number];
 
-/** A dose joined with its material. */
+/** A dose as it was said and what it comes to, before a blend is taken apart. */
 export interface RecipeDose {
   doseIndex: number;
-  material: DosedMaterial;
+  material: DoseableMaterial;
   text: string;
   saidAs: SaidAs;
   amount: Amount;
-  /** g/mL in the jug. */
-  densityGPerMl: number;
   /** A weight or a share of weight is exact; a spoon, a volume, a block or a drop is not. */
   exact: boolean;
   assumed: Assumption[];
 }
 
+/**
+ * One thing to weigh. A dose of a blend is a line for each of its fragrances; a dose that is wetted has a line for
+ * its dispersant too.
+ */
+export interface RecipeLine extends Omit<RecipeDose, 'material'> {
+  material: DosedMaterial;
+  /** g/mL in the jug. */
+  densityGPerMl: number;
+  /** Name of the blend it is a part of. */
+  blend: string | null;
+  /** It is what the dose is wetted in. */
+  wets: boolean;
+  /** It leaves the hot base again, and is in no weight. */
+  leaves: boolean;
+}
+
 /** A dose that is in nothing that is computed, and why. */
 export interface UnreadDose {
   doseIndex: number;
-  material: DosedMaterial;
+  material: DoseableMaterial;
   text: string;
   why: 'text' | RelationFault;
 }
@@ -46,7 +62,7 @@ export interface RecipePour {
   baseDensityAssumed: boolean;
   /** This pour's share of the fill. */
   shareOfFill: number;
-  doses: RecipeDose[];
+  lines: RecipeLine[];
   unreadable: UnreadDose[];
 }
 
@@ -58,52 +74,92 @@ export function recipeOf(file: PlanFile): RecipePour[] {
     const base = materials.get(pour.baseId);
     if (base?.kind !== 'base') throw new RangeError(`no base “${pour.baseId}” in the plan file`);
     const density = baseDensity(base);
+    const { doses, unreadable } = joinDoses(pour, file.plan, materials);
     return {
       base,
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
       shareOfFill: pour.size.parts / allParts,
-      ...joinDoses(pour, file.plan, (materialId) => {
-        const material = materials.get(materialId);
-        if (material === undefined || material.kind === 'base') {
-          throw new RangeError(`no material “${materialId}” that can be dosed in the plan file`);
-        }
-        return material;
-      }),
+      lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex]?.wetIn, materials)),
+      unreadable,
     };
   });
 }
 
+type Materials = ReadonlyMap<string, Material>;
+
+function linesOf(dose: RecipeDose, wetIn: Wetting | undefined, materials: Materials): RecipeLine[] {
+  const { material } = dose;
+  const members =
+    material.kind === 'blend'
+      ? blendShares(material, materials).map((member) => ({ ...member, blend: material.name }))
+      : [{ material, share: 1, blend: null }];
+  const lines = members.map(({ material: member, share, blend }) =>
+    lineOf(dose, member, share, { blend, wets: false }),
+  );
+  const dispersant = wetIn && materials.get(wetIn.dispersantId);
+  if (wetIn === undefined || dispersant?.kind !== 'dispersant') return lines;
+  return [...lines, lineOf(dose, dispersant, wetIn.times, { blend: null, wets: true })];
+}
+
+/** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
+function lineOf(
+  { doseIndex, text, saidAs, amount, exact, assumed }: RecipeDose,
+  material: DosedMaterial,
+  times: number,
+  { blend, wets }: Pick<RecipeLine, 'blend' | 'wets'>,
+): RecipeLine {
+  const stirred = stirredDensity(material);
+  return {
+    doseIndex,
+    material,
+    text,
+    saidAs,
+    amount: { shareOfBase: amount.shareOfBase * times, fixedG: amount.fixedG * times },
+    densityGPerMl: stirred.value,
+    exact,
+    assumed: stirred.assumed ? ['density', ...assumed] : assumed,
+    blend,
+    wets,
+    leaves: material.kind === 'dispersant' && material.leaves,
+  };
+}
+
 interface Joined {
   doseIndex: number;
-  material: DosedMaterial;
+  material: DoseableMaterial;
   text: string;
   means: Quantity | null;
 }
 
-/** What a dose comes to by itself, before its material's density in the jug is added. */
+/** What a dose comes to by itself. */
 type Measured = Pick<RecipeDose, 'amount' | 'exact' | 'assumed'>;
 
 /** Doses said by themselves first, then those said in relation, each once what it relates to is known. */
-function joinDoses(pour: Pour, plan: Plan, materialNamed: (id: string) => DosedMaterial) {
-  const joined = pour.doses.map(
-    ({ materialId, text, means }, doseIndex): Joined => ({
-      doseIndex,
-      material: materialNamed(materialId),
-      text,
-      means,
-    }),
-  );
+function joinDoses(pour: Pour, plan: Plan, materials: Materials) {
+  const joined = pour.doses.map(({ materialId, text, means }, doseIndex): Joined => {
+    const material = materials.get(materialId);
+    if (material === undefined || !isDoseable(material)) {
+      throw new RangeError(`no material “${materialId}” that can be dosed in the plan file`);
+    }
+    return { doseIndex, material, text, means };
+  });
   const known = new Map<number, RecipeDose>();
   const unreadable: UnreadDose[] = [];
   const settle = (dose: Joined, saidAs: SaidAs, measured: Measured) =>
-    known.set(dose.doseIndex, recipeDose(dose, saidAs, measured));
+    known.set(dose.doseIndex, {
+      doseIndex: dose.doseIndex,
+      material: dose.material,
+      text: dose.text,
+      saidAs,
+      ...measured,
+    });
 
   for (const dose of joined) {
     const { doseIndex, material, text, means } = dose;
     if (means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
     else if (means.kind !== 'times')
-      settle(dose, isShare(means) ? 'share' : 'fixed', measure(means, material, plan));
+      settle(dose, isShare(means) ? 'share' : 'fixed', measure(means, weighedAs(material, materials), plan));
   }
   const open = new Set(joined.filter(({ means }) => means?.kind === 'times'));
   for (let turns = open.size; turns > 0; turns--) {
@@ -140,19 +196,9 @@ function isShare(means: Quantity): boolean {
   return ['ofBase', 'volumePerBase', 'dropsPerBase', 'blocksPerBase'].includes(means.kind);
 }
 
-function recipeDose({ doseIndex, material, text }: Joined, saidAs: SaidAs, measured: Measured): RecipeDose {
-  const stirred = stirredDensity(material);
-  const assumed: Assumption[] = stirred.assumed ? ['density'] : [];
-  return {
-    doseIndex,
-    material,
-    text,
-    saidAs,
-    amount: measured.amount,
-    densityGPerMl: stirred.value,
-    exact: measured.exact,
-    assumed: [...new Set([...assumed, ...measured.assumed])],
-  };
+/** A blend's own bottle is measured out like a fragrance. */
+export function weighedAs(material: DoseableMaterial, materials: Materials): DosedMaterial {
+  return material.kind === 'blend' ? blendAsFragrance(material, materials) : material;
 }
 
 function timesSum(factor: number, doses: RecipeDose[]): Measured {
@@ -164,7 +210,7 @@ function timesSum(factor: number, doses: RecipeDose[]): Measured {
       fixedG: factor * sum(({ fixedG }) => fixedG),
     },
     exact: doses.every(({ exact }) => exact),
-    assumed: doses.flatMap(({ assumed }) => assumed.filter((each) => each !== 'density')),
+    assumed: [...new Set(doses.flatMap(({ assumed }) => assumed))],
   };
 }
 

@@ -1,4 +1,4 @@
-import type { DosedMaterial } from '../materials/material';
+import type { DoseableMaterial } from '../materials/material';
 import { fail, ok, type Result } from '../result';
 
 export const RELATION_FAULTS = [
@@ -10,18 +10,21 @@ export type RelationFault = (typeof RELATION_FAULTS)[number];
 
 interface NamedDose {
   doseIndex: number;
-  material: DosedMaterial;
+  material: DoseableMaterial;
 }
 
+const FRAGRANCES: readonly DoseableMaterial['kind'][] = ['fragrance', 'blend'];
+const COLORANTS: readonly DoseableMaterial['kind'][] = ['colorant'];
+
 /** Words that stand for all doses of a kind. */
-const KIND_WORDS: Record<string, DosedMaterial['kind']> = {
-  fragrance: 'fragrance',
-  fragrances: 'fragrance',
-  scent: 'fragrance',
-  colour: 'colorant',
-  color: 'colorant',
-  colorant: 'colorant',
-  colorants: 'colorant',
+const KIND_WORDS: Record<string, readonly DoseableMaterial['kind'][]> = {
+  fragrance: FRAGRANCES,
+  fragrances: FRAGRANCES,
+  scent: FRAGRANCES,
+  colour: COLORANTS,
+  color: COLORANTS,
+  colorant: COLORANTS,
+  colorants: COLORANTS,
 };
 
 /**
@@ -41,9 +44,9 @@ export function relatedDoses(
 ): Result<number[], RelationFault> {
   const others = doses.filter(({ doseIndex }) => doseIndex !== self);
   const wanted = of.toLowerCase();
-  const kind = KIND_WORDS[wanted];
-  if (kind) {
-    const ofKind = others.filter(({ material }) => material.kind === kind);
+  const kinds = KIND_WORDS[wanted];
+  if (kinds) {
+    const ofKind = others.filter(({ material }) => kinds.includes(material.kind));
     return ofKind.length > 0 ? ok(ofKind.map(({ doseIndex }) => doseIndex)) : fail('relation-to-nothing');
   }
   const matches: ((name: string) => boolean)[] = [

@@ -1,6 +1,6 @@
 import type { QuantityKind } from '../units/quantity';
 import { writeQuantity } from '../units/writeQuantity';
-import { type Dose, dose, type Plan } from './plan';
+import { type Dose, type Plan, retyped } from './plan';
 
 const FIXED: ReadonlySet<QuantityKind> = new Set(['mass', 'volume', 'drops', 'blocks']);
 
@@ -32,17 +32,17 @@ export function scaleFixedDoses(plan: Plan, factor: number): Plan {
 }
 
 function scaleDose(each: Dose, factor: number): Dose {
-  const { means, materialId } = each;
+  const { means } = each;
   if (means === null || factor === 1) return each;
   switch (means.kind) {
     case 'mass':
-      return dose(materialId, writeQuantity({ kind: 'mass', massG: means.massG * factor }));
+      return retyped(each, writeQuantity({ kind: 'mass', massG: means.massG * factor }));
     case 'volume':
-      return dose(materialId, writeQuantity({ kind: 'volume', volumeMl: means.volumeMl * factor }));
+      return retyped(each, writeQuantity({ kind: 'volume', volumeMl: means.volumeMl * factor }));
     case 'drops':
-      return dose(materialId, writeQuantity({ kind: 'drops', drops: means.drops * factor }));
+      return retyped(each, writeQuantity({ kind: 'drops', drops: means.drops * factor }));
     case 'blocks':
-      return dose(materialId, writeQuantity({ kind: 'blocks', blocks: means.blocks * factor }));
+      return retyped(each, writeQuantity({ kind: 'blocks', blocks: means.blocks * factor }));
     default:
       return each;
   }

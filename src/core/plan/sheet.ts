@@ -1,9 +1,11 @@
-import { baseSchema, dosedMaterialSchema } from '../materials/material';
+import { baseSchema } from '../materials/base';
+import { blendSchema } from '../materials/blend';
+import { dosedMaterialSchema } from '../materials/material';
 import { moldSchema } from '../molds/mold';
 import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { type PlanFile, pourLetter, USES } from './plan';
-import { ASSUMPTIONS, type RecipeDose, type RecipePour, recipeOf, SAID_AS } from './recipe';
+import { ASSUMPTIONS, type RecipeLine, type RecipePour, recipeOf, SAID_AS } from './recipe';
 import { RELATION_FAULTS } from './relations';
 import { baseMassForVolume, pourSums } from './solvePour';
 
@@ -26,6 +28,12 @@ export const sheetLineSchema = z.strictObject({
   /** A weight is exact; a spoon, a volume, a block or a drop is not. */
   exact: z.boolean(),
   assumed: z.array(z.enum(ASSUMPTIONS)),
+  /** Name of the blend that was dosed; its fragrances are weighed one by one. */
+  blend: z.string().nullable(),
+  /** It is what the dose is wetted in. */
+  wets: z.boolean(),
+  /** It leaves the hot base again: to be measured, but in no sum and no share. */
+  leaves: z.boolean(),
 });
 
 export const sheetPourSchema = z.strictObject({
@@ -44,7 +52,7 @@ export const sheetPourSchema = z.strictObject({
   unreadable: z.array(
     z.strictObject({
       doseIndex: z.int().nonnegative(),
-      material: dosedMaterialSchema,
+      material: z.discriminatedUnion('kind', [...dosedMaterialSchema.options, blendSchema]),
       text: z.string(),
       why: z.enum(['text', ...RELATION_FAULTS]),
     }),
@@ -155,23 +163,40 @@ function makePour(
     jugVolumeMl,
     intoMoldG: jugG * (1 - jugLossFraction),
     intoMoldMl,
-    lines: pour.doses.map((dose) => makeLine(dose, baseG, jugG)),
+    lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
     unreadable: pour.unreadable,
   });
 }
 
-function makeLine(dose: RecipeDose, baseG: number, jugG: number): SheetLine {
-  const massG = dose.amount.shareOfBase * baseG + dose.amount.fixedG;
+function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
+  const massG = line.amount.shareOfBase * baseG + line.amount.fixedG;
+  const inJugG = line.leaves ? 0 : massG;
   return {
-    doseIndex: dose.doseIndex,
-    material: dose.material,
-    text: dose.text,
+    doseIndex: line.doseIndex,
+    material: line.material,
+    text: line.text,
     massG,
-    volumeMl: massG / dose.densityGPerMl,
-    ofBase: massG / baseG,
-    ofProduct: massG / jugG,
-    saidAs: dose.saidAs,
-    exact: dose.exact,
-    assumed: dose.assumed,
+    volumeMl: inJugG / line.densityGPerMl,
+    ofBase: inJugG / baseG,
+    ofProduct: inJugG / jugG,
+    saidAs: line.saidAs,
+    exact: line.exact,
+    assumed: line.assumed,
+    blend: line.blend,
+    wets: line.wets,
+    leaves: line.leaves,
+  };
+}
+
+/** What the lines of one dose come to, its dispersant apart. */
+export function doseOf(pour: SheetPour, doseIndex: number) {
+  const lines = pour.lines.filter((line) => line.doseIndex === doseIndex && !line.wets);
+  const sum = (figure: (line: SheetLine) => number) => lines.reduce((total, line) => total + figure(line), 0);
+  return {
+    lines,
+    massG: sum(({ massG }) => massG),
+    ofBase: sum(({ ofBase }) => ofBase),
+    ofProduct: sum(({ ofProduct }) => ofProduct),
+    exact: lines.every(({ exact }) => exact),
   };
 }

@@ -14,9 +14,10 @@ export interface PourSums {
   fixedG: number;
 }
 
-export function pourSums(pour: RecipePour): PourSums {
+export function pourSums(pour: Pick<RecipePour, 'baseDensityGPerMl' | 'lines'>): PourSums {
   const sums = { volumePerBaseG: 1 / pour.baseDensityGPerMl, massPerBaseG: 1, fixedMl: 0, fixedG: 0 };
-  for (const { amount, densityGPerMl } of pour.doses) {
+  for (const { amount, densityGPerMl, leaves } of pour.lines) {
+    if (leaves) continue;
     sums.volumePerBaseG += amount.shareOfBase / densityGPerMl;
     sums.massPerBaseG += amount.shareOfBase;
     sums.fixedMl += amount.fixedG / densityGPerMl;

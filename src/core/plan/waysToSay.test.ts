@@ -34,7 +34,7 @@ test('every way to say a dose, typed in its place, is the same dose within its t
     fc.property(said, pieces, material, (text, count, dosed) => {
       const plan = { pieces: count, jugLossFraction: 0.03 };
       const { sheet, pour, line } = only([[dosed, text]], plan);
-      const ways = waysToSay(line, pour, sheet);
+      const ways = waysToSay(line, line.material, pour, sheet);
       assert.ok(ways.length >= 8);
       for (const way of ways) {
         const again = only([[dosed, way.text]], plan).line;
@@ -47,10 +47,10 @@ test('every way to say a dose, typed in its place, is the same dose within its t
 
 test('a powder is not said in drops', () => {
   const { sheet, pour, line } = only([[additive({ role: 'grit' }), '8 %']]);
-  assert.ok(waysToSay(line, pour, sheet).every(({ text }) => !text.includes('drops')));
+  assert.ok(waysToSay(line, line.material, pour, sheet).every(({ text }) => !text.includes('drops')));
 });
 
 test('no dose, nothing to say', () => {
   const { sheet, pour, line } = only([[fragrance(), '0 g']]);
-  assert.deepEqual(waysToSay(line, pour, sheet), []);
+  assert.deepEqual(waysToSay(line, line.material, pour, sheet), []);
 });

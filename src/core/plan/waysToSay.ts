@@ -2,7 +2,7 @@ import { blockMass, dropMass, isPowder, spoonDensity } from '../materials/defaul
 import type { DosedMaterial } from '../materials/material';
 import { G_PER_LB, G_PER_OZ, ML_PER_US_TBSP, ML_PER_US_TSP } from '../units/factors';
 import { writeFigure } from '../units/writeQuantity';
-import type { Sheet, SheetLine, SheetPour } from './sheet';
+import type { Sheet, SheetPour } from './sheet';
 
 /** Another way to say a dose, as text that can be typed in its place. */
 export interface Way {
@@ -16,18 +16,24 @@ const G_PER_KG = 1000;
 const G_PER_100_G = 100;
 
 /**
- * Every way of the trade to say the dose of a sheet's line, the exact ones first. Figures have three significant
- * digits, so a dose that is typed anew from one of them differs by half a percent at the most.
+ * Every way of the trade to say a dose of a sheet, the exact ones first. Figures have three significant digits, so a
+ * dose that is typed anew from one of them differs by half a percent at the most.
+ *
+ * @param material what is dosed; a blend as the fragrance it comes to
  */
-export function waysToSay(line: SheetLine, pour: SheetPour, sheet: Sheet): Way[] {
-  const { material, massG } = line;
+export function waysToSay(
+  { massG, ofBase }: { massG: number; ofBase: number },
+  material: DosedMaterial,
+  pour: Pick<SheetPour, 'baseG'>,
+  sheet: Pick<Sheet, 'jugLossFraction' | 'pieces'>,
+): Way[] {
   if (!(massG > 0)) return [];
   const perPieceG = (massG * (1 - sheet.jugLossFraction)) / sheet.pieces;
   const exact: Way[] = [
     [massG, 'g'],
     [massG / G_PER_OZ, 'oz'],
-    [line.ofBase * 100, '%'],
-    [line.ofBase * G_PER_100_G, 'g/100 g'],
+    [ofBase * 100, '%'],
+    [ofBase * G_PER_100_G, 'g/100 g'],
     [perPieceG, 'g/piece'],
   ].map(([figure, unit]) => ({ text: `${significant(Number(figure))} ${unit}`, exact: true }));
   return [...exact, ...approximateWays(material, massG, pour.baseG, massG > 0 ? perPieceG / massG : 0)];

@@ -17,6 +17,11 @@ export const runEventSchema = z.discriminatedUnion('type', [
     verdict: z.enum(VERDICTS),
     goodPieces: z.int().min(0).max(100_000),
     note: z.string().max(4000),
+    /** The lots that stood on the bench; for the others, the first to expire is taken. */
+    lots: z
+      .array(z.strictObject({ materialId: z.string().max(64), lotId: z.string().max(64) }))
+      .max(200)
+      .optional(),
   }),
   z.strictObject({ type: z.literal('abandoned'), note: z.string().max(4000) }),
 ]);

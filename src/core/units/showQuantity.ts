@@ -44,9 +44,9 @@ export function massUnit(system: UnitSystem): string {
   return system === 'us' ? 'oz' : 'g';
 }
 
-/** A fraction of one as a percentage with up to two decimals: 0.0174 → “1.74 %”. */
-export function showPercent(fraction: number, locale: string): string {
-  return `${showNumber(fraction * 100, 2, locale, 0)} %`;
+/** A fraction of one as a percentage with up to two decimals, or as many as are asked for: 0.0174 → “1.74 %”. */
+export function showPercent(fraction: number, locale: string, decimals = 2): string {
+  return `${showNumber(fraction * 100, decimals, locale, 0)} %`;
 }
 
 export function showVolume(volumeMl: number, locale: string): string {
@@ -58,4 +58,9 @@ export function showTemperature(tempC: number, { system, locale }: Showing): str
   return system === 'us'
     ? `${showNumber(tempC * 1.8 + 32, 0, locale)} °F`
     : `${showNumber(tempC, 0, locale)} °C`;
+}
+
+/** An amount of money in a currency of ISO 4217: “€3.20”. */
+export function showMoney(amount: number, currency: string, locale: string): string {
+  return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(amount);
 }

@@ -1,19 +1,26 @@
 import type { Quantity } from './quantity';
 
+/** Last digits that are only rounding do not count as over or under. */
+const ROUND = {
+  nearest: Math.round,
+  down: (steps: number) => Math.floor(steps + 1e-9),
+  up: (steps: number) => Math.ceil(steps - 1e-9),
+};
+
 /**
  * A figure as a plain decimal that {@link parseNumber} reads back: no exponent, no grouping, a point.
  *
  * @param value finite and at least zero
  * @param decimals digits behind the point at the most
- * @param rounding 'down' for a figure that must not pass a limit
+ * @param rounding 'down' for a figure that must not pass a limit, 'up' for one that must reach it
  */
 export function writeFigure(
   value: number,
   decimals: number,
-  rounding: 'nearest' | 'down' = 'nearest',
+  rounding: 'nearest' | 'down' | 'up' = 'nearest',
 ): string {
   const scale = 10 ** decimals;
-  const steps = rounding === 'down' ? Math.floor(value * scale + 1e-9) : Math.round(value * scale);
+  const steps = ROUND[rounding](value * scale);
   const written = (steps / scale).toFixed(decimals);
   return decimals === 0 ? written : written.replace(/\.?0+$/, '');
 }

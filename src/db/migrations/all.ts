@@ -1,5 +1,6 @@
 import type { Migration } from '../migrate';
 import { firstSlice } from './0001_first_slice';
+import { shelf } from './0002_shelf';
 
 /** In order; only ever added to. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice];
+export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf];

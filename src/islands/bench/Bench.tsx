@@ -1,6 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
+import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Run, RunEvent } from '../../core/run/run';
 import { rescaled, runState } from '../../core/run/runState';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
 import type { Showing } from '../../core/units/showQuantity';
 import { FinishForm } from './FinishForm';
@@ -10,11 +12,14 @@ import { useRun } from './useRun';
 
 interface Props {
   start: Run;
+  rules: HouseRules;
+  /** Lots that may stand on the bench, by material. */
+  stock: StockByMaterial;
   showing: Showing;
 }
 
 /** One step at a time, legible at two metres. */
-export default function Bench({ start, showing }: Props) {
+export default function Bench({ start, rules, stock, showing }: Props) {
   const { run, problem, sending, record } = useRun(start);
   const { steps, ended } = useMemo(() => runState(run), [run]);
   const firstOpen = steps.findIndex((step) => step.doneAt === null);
@@ -80,6 +85,7 @@ export default function Bench({ start, showing }: Props) {
             run={run}
             step={shown[at] ?? step}
             typed={typed}
+            rules={rules}
             showing={showing}
             sending={sending}
             cautions={run.findings.filter(({ severity }) => severity === 'caution')}
@@ -89,7 +95,7 @@ export default function Bench({ start, showing }: Props) {
             onBack={looked === null ? null : () => setLooked(null)}
           />
         ) : (
-          <FinishForm run={run} showing={showing} sending={sending} onFinish={record} />
+          <FinishForm run={run} stock={stock} showing={showing} sending={sending} onFinish={record} />
         )}
       </div>
     </div>

@@ -2,12 +2,15 @@ import { useState } from 'react';
 import type { Run, RunEvent, Verdict } from '../../core/run/run';
 import { VERDICTS } from '../../core/run/run';
 import { runState } from '../../core/run/runState';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showMass } from '../../core/units/showQuantity';
 import { VERDICT_NAMES } from '../shared/names';
+import { OffTheShelf } from './OffTheShelf';
 
 interface Props {
   run: Run;
+  stock: StockByMaterial;
   showing: Showing;
   sending: boolean;
   onFinish(event: RunEvent): void;
@@ -16,12 +19,17 @@ interface Props {
 const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
 
 /** Everything is ticked: how it came out, and into the Logbook. */
-export function FinishForm({ run, showing, sending, onFinish }: Props) {
+export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
   const [verdict, setVerdict] = useState<Verdict>('good');
   const [pieces, setPieces] = useState(String(run.sheet.pieces));
   const [note, setNote] = useState('');
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const parsed = parseFigure(pieces, PIECES);
-  const weighedG = runState(run).steps.reduce((sum, step) => sum + (step.actualG ?? 0), 0);
+  const weighedG = runState(run).steps.reduce((sum, step) => {
+    const line =
+      step.kind === 'weigh-dose' ? run.sheet.pours[step.pourIndex]?.lines[step.lineIndex] : undefined;
+    return line?.leaves ? sum : sum + (step.actualG ?? 0);
+  }, 0);
 
   return (
     <form
@@ -29,7 +37,13 @@ export function FinishForm({ run, showing, sending, onFinish }: Props) {
       onSubmit={(event) => {
         event.preventDefault();
         if (parsed.success)
-          onFinish({ type: 'finished', verdict, goodPieces: parsed.data, note: note.trim() });
+          onFinish({
+            type: 'finished',
+            verdict,
+            goodPieces: parsed.data,
+            note: note.trim(),
+            lots: Object.entries(chosen).map(([materialId, lotId]) => ({ materialId, lotId })),
+          });
       }}
     >
       <h2 className="text-2xl font-semibold">Everything is ticked</h2>
@@ -91,6 +105,13 @@ export function FinishForm({ run, showing, sending, onFinish }: Props) {
           onChange={({ target }) => setNote(target.value)}
         />
       </div>
+      <OffTheShelf
+        run={run}
+        stock={stock}
+        chosen={chosen}
+        showing={showing}
+        onChoose={(materialId, lotId) => setChosen({ ...chosen, [materialId]: lotId })}
+      />
       <button
         type="submit"
         className="btn btn-primary mt-auto h-24 text-3xl"

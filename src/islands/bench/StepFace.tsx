@@ -1,19 +1,16 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Finding } from '../../core/checks/finding';
 import { sayFinding } from '../../core/checks/review';
+import type { HouseRules } from '../../core/houseRules/houseRules';
 import { ceiling } from '../../core/materials/defaults';
+import type { SheetLine } from '../../core/plan/sheet';
+import { meltWords } from '../../core/run/meltWords';
+import { pourWords } from '../../core/run/pourWords';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { StepState } from '../../core/run/runState';
 import { parseMass } from '../../core/units/parseMass';
 import { explainQuantityFault } from '../../core/units/parseQuantity';
-import {
-  massUnit,
-  type Showing,
-  showMass,
-  showMassFigure,
-  showPercent,
-  showTemperature,
-} from '../../core/units/showQuantity';
+import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { DeviationBand } from './DeviationBand';
 import { Keypad } from './Keypad';
 import { stepName } from './stepName';
@@ -22,6 +19,7 @@ interface Props {
   run: Run;
   step: StepState;
   typed: string;
+  rules: HouseRules;
   showing: Showing;
   sending: boolean;
   cautions: Finding[];
@@ -34,7 +32,7 @@ interface Props {
 
 /** The step in hand: one sentence, one figure, one thing to press. */
 export function StepFace(props: Props) {
-  const { run, step, showing, sending, cautions, onTick, onUndo, onBack } = props;
+  const { run, step, rules, showing, sending, cautions, onTick, onUndo, onBack } = props;
   if (step.doneAt !== null) {
     return (
       <section className="plate flex flex-1 flex-col items-start justify-center gap-4 p-8" aria-live="polite">
@@ -61,7 +59,7 @@ export function StepFace(props: Props) {
     return (
       <section className="plate flex flex-1 flex-col p-6">
         <h2 className="text-2xl font-semibold">{stepName(step, run.sheet)}</h2>
-        <p className="my-4 flex-1 text-3xl leading-snug">{doing(step, run, showing)}</p>
+        <p className="my-4 flex-1 text-3xl leading-snug">{doing(step, run, rules, showing)}</p>
         {cautions.map((finding) => (
           <p key={finding.code + finding.about} className="text-warning font-semibold">
             {sayFinding(finding, showing).title}
@@ -76,12 +74,18 @@ export function StepFace(props: Props) {
   return <WeighFace {...props} targetG={step.targetG} />;
 }
 
-function doing(step: StepState, { sheet }: Run, showing: Showing): string {
+function doing(step: StepState, { sheet }: Run, rules: HouseRules, showing: Showing): string {
   const pour = sheet.pours[step.pourIndex];
   if (step.kind === 'melt' && pour) {
-    return `Cut to 1 cm cubes and melt in short bursts, stirring between. Stop while a few lumps are left. Never above ${showTemperature(ceiling(pour.base).value, showing)}.`;
+    return meltWords(rules.meltIn, ceiling(pour.base).value, showing);
   }
-  return `Stir slowly for a minute. Pour at ${showTemperature(44, showing)} to ${showTemperature(60, showing)}, thin plastic at the cool end. Spritz the top; no flame near the alcohol.`;
+  if (step.kind === 'stir-in' && pour) {
+    const names = step.lineIndexes.map((index) => pour.lines[index]?.material.name).join(', ');
+    return step.from === 'beaker'
+      ? `Stir ${names} in one beaker until it is clear, and pour it into the jug.`
+      : `Stir ${names} to a paste without specks, scrape it into the jug, and stir sides and bottom.`;
+  }
+  return pourWords(step.pourIndex, rules, showing);
 }
 
 function WeighFace({
@@ -117,8 +121,8 @@ function WeighFace({
         <h2 className="text-2xl font-semibold">
           {isBase
             ? `Cut and weigh ${stepName(step, run.sheet)}`
-            : `${stepName(step, run.sheet)} into the jug`}
-          {line && <span className="quiet text-lg font-normal"> · planned as {line.text}</span>}
+            : `${stepName(step, run.sheet)} into the ${step.kind === 'weigh-dose' ? step.into : 'jug'}`}
+          {line && <span className="quiet text-lg font-normal"> · {plannedAs(line)}</span>}
         </h2>
         <p
           className="font-mono leading-none font-semibold tracking-tight text-[clamp(4.5rem,13vw,10rem)]"
@@ -184,6 +188,11 @@ function WeighFace({
       </div>
     </section>
   );
+}
+
+function plannedAs({ text, wets, blend, leaves }: SheetLine): string {
+  if (wets) return `to wet what was planned as ${text}${leaves ? '; it leaves again' : ''}`;
+  return blend ? `its part of ${blend}, planned as ${text}` : `planned as ${text}`;
 }
 
 const AS_AIMED = 0.0005;

@@ -12,6 +12,8 @@ export function stepName(step: Step, sheet: Sheet): string {
       return `${letter}Melt`;
     case 'weigh-dose':
       return `${letter}${pour?.lines[step.lineIndex]?.material.name}`;
+    case 'stir-in':
+      return `${letter}${step.from === 'beaker' ? 'Beaker' : 'Cup'} into the jug`;
     case 'pour':
       return `${letter}Pour`;
   }

@@ -15,7 +15,14 @@ import { type MoldRead, type MoldTyped, moldFormSchema, readMold, typedMold } fr
 type StoredMold = StoredItem<Mold>;
 
 /** Molds with what a cavity holds, how that was measured, and its section to scale. */
-export default function MoldBook({ start, showing }: { start: StoredMold[]; showing: Showing }) {
+interface Props {
+  start: StoredMold[];
+  /** How full a new mold is said to be poured. */
+  usualFill: number;
+  showing: Showing;
+}
+
+export default function MoldBook({ start, usualFill, showing }: Props) {
   const { records, save, put } = useRecords<Mold>('/api/molds', start);
   const [open, setOpen] = useState<StoredMold | 'new' | null>(null);
   return (
@@ -34,6 +41,7 @@ export default function MoldBook({ start, showing }: { start: StoredMold[]; show
               key={open === 'new' ? 'new' : `${open.item.id} ${open.revision}`}
               was={open === 'new' ? null : open}
               save={save}
+              usualFill={usualFill}
               showing={showing}
               onTheirs={(theirs) => {
                 put(theirs);
@@ -78,6 +86,7 @@ export default function MoldBook({ start, showing }: { start: StoredMold[]; show
 }
 
 interface EditorProps {
+  usualFill: number;
   was: StoredMold | null;
   showing: Showing;
   save: ReturnType<typeof useRecords<Mold>>['save'];
@@ -85,10 +94,10 @@ interface EditorProps {
   onDone(): void;
 }
 
-function MoldEditor({ was, showing, save, onTheirs, onDone }: EditorProps) {
+function MoldEditor({ was, usualFill, showing, save, onTheirs, onDone }: EditorProps) {
   const form = useForm<MoldTyped, unknown, MoldRead>({
     resolver: zodResolver(moldFormSchema),
-    defaultValues: typedMold(was?.item ?? null),
+    defaultValues: typedMold(was?.item ?? null, usualFill),
   });
   const { errors } = form.formState;
   const shape = useWatch({ control: form.control, name: 'shape' });

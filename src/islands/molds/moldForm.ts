@@ -42,7 +42,7 @@ export type MoldTyped = z.input<typeof moldFormSchema>;
 export type MoldRead = z.output<typeof moldFormSchema>;
 
 /** A mold as text in its fields; `null` is an empty form. */
-export function typedMold(mold: Mold | null): MoldTyped {
+export function typedMold(mold: Mold | null, usualFill = 0.95): MoldTyped {
   const dimensions = { length: '', width: '', diameter: '', depth: '' };
   if (mold === null) {
     return {
@@ -51,7 +51,7 @@ export function typedMold(mold: Mold | null): MoldTyped {
       cavities: '',
       capacity: '',
       measuredBy: 'water',
-      usualFill: '95',
+      usualFill: writeKnown(usualFill * 100),
       shape: 'capacity-only',
       ...dimensions,
     };

@@ -1,7 +1,9 @@
 import { CircleCheck, Info, OctagonX, TriangleAlert } from 'lucide-react';
+import { memo } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import { sayFinding } from '../../core/checks/review';
 import type { Showing } from '../../core/units/showQuantity';
+import { useStable } from '../shared/useStable';
 
 interface Props {
   findings: Finding[];
@@ -15,62 +17,86 @@ const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }
   note: { icon: Info, word: 'Note', colour: 'text-info' },
 };
 
+/** Findings that the stock of the shelf would settle. */
+const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
+
 /** Everything that was found about the plan, gravest first. */
 export function ChecksPanel({ findings, showing, onMend }: Props) {
+  const mend = useStable(onMend);
   return (
     <section className="plate flex min-h-44 flex-1 flex-col p-3 xl:min-h-0" aria-labelledby="checks-title">
       <h2 id="checks-title" className="font-semibold">
         Checks
       </h2>
-      {findings.length === 0 ? (
+      {findings.every(({ severity }) => severity === 'note') && (
         <p className="mt-1 flex items-center gap-2">
           <CircleCheck size={20} className="text-success shrink-0" aria-hidden="true" />
           Within every limit the shelf knows.
         </p>
-      ) : (
+      )}
+      {findings.length > 0 && (
         <ul
           className="mt-1 flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto"
           aria-live="polite"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by key
           tabIndex={0}
         >
-          {findings.map((finding) => {
-            const { title, reason, mendLabel } = sayFinding(finding, showing);
-            const { icon: Icon, word, colour } = LOOK[finding.severity];
-            return (
-              <li
-                key={`${finding.code} ${finding.pourIndex} ${finding.about} ${finding.doseIndexes}`}
-                className="border-base-300 border-t pt-2 first:border-0 first:pt-0"
-              >
-                <p className="flex gap-2 text-sm leading-tight font-semibold">
-                  <Icon size={18} className={`${colour} shrink-0`} aria-hidden="true" />
-                  <span>
-                    <span className={colour}>{word}:</span> {title}
-                  </span>
-                </p>
-                <p className="quiet ml-6.5 text-xs">{reason}</p>
-                {finding.materialId && (
-                  <a
-                    className="link ml-6.5 inline-flex min-h-6 items-center text-xs"
-                    href={`/shelf?material=${encodeURIComponent(finding.materialId)}`}
-                  >
-                    Enter it on the shelf
-                  </a>
-                )}
-                {finding.mend && (
-                  <button
-                    type="button"
-                    className="btn btn-sm btn-outline btn-primary mt-1 ml-6.5 min-h-11"
-                    onClick={() => onMend(finding)}
-                  >
-                    {mendLabel}
-                  </button>
-                )}
-              </li>
-            );
-          })}
+          {findings.map((finding) => (
+            <FindingItem
+              key={`${finding.code} ${finding.pourIndex} ${finding.about} ${finding.doseIndexes}`}
+              finding={finding}
+              showing={showing}
+              onMend={mend}
+            />
+          ))}
         </ul>
       )}
     </section>
   );
 }
+
+interface ItemProps {
+  finding: Finding;
+  showing: Showing;
+  onMend(finding: Finding): void;
+}
+
+/** One finding; drawn anew only when it says something else. */
+const FindingItem = memo(
+  function FindingItem({ finding, showing, onMend }: ItemProps) {
+    const { title, reason, mendLabel } = sayFinding(finding, showing);
+    const { icon: Icon, word, colour } = LOOK[finding.severity];
+    return (
+      <li className="border-base-300 border-t pt-2 first:border-0 first:pt-0">
+        <p className="flex gap-2 text-sm leading-tight font-semibold">
+          <Icon size={18} className={`${colour} shrink-0`} aria-hidden="true" />
+          <span>
+            <span className={colour}>{word}:</span> {title}
+          </span>
+        </p>
+        <p className="quiet ml-6.5 text-xs">{reason}</p>
+        {finding.materialId && (
+          <a
+            className="link ml-6.5 inline-flex min-h-6 items-center text-xs"
+            href={`/shelf?material=${encodeURIComponent(finding.materialId)}${OF_LOTS.has(finding.code) ? '&side=lots' : ''}`}
+          >
+            {OF_LOTS.has(finding.code) ? 'See its lots' : 'Enter it on the shelf'}
+          </a>
+        )}
+        {finding.mend && (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline btn-primary mt-1 ml-6.5 min-h-11"
+            onClick={() => onMend(finding)}
+          >
+            {mendLabel}
+          </button>
+        )}
+      </li>
+    );
+  },
+  (before, after) =>
+    before.showing === after.showing &&
+    before.onMend === after.onMend &&
+    JSON.stringify(before.finding) === JSON.stringify(after.finding),
+);

@@ -1,12 +1,20 @@
-import { useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
-import { type DosedMaterial, MATERIAL_KINDS, type Material } from '../../core/materials/material';
-import { dose, type Plan, pourLetter } from '../../core/plan/plan';
-import type { Sheet } from '../../core/plan/sheet';
+import type { HouseRules } from '../../core/houseRules/houseRules';
+import {
+  type DoseableMaterial,
+  isDoseable,
+  MATERIAL_KINDS,
+  type Material,
+} from '../../core/materials/material';
+import { KIND_NAMES } from '../../core/materials/names';
+import { dose, type Plan, pourLetter, retyped, type Wetting } from '../../core/plan/plan';
+import { weighedAs } from '../../core/plan/recipe';
+import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
-import { KIND_NAMES } from '../shared/names';
-import { DoseRow } from './DoseRow';
+import { useStable } from '../shared/useStable';
+import { type DoseActions, DoseRow } from './DoseRow';
 
 interface Props {
   plan: Plan;
@@ -14,25 +22,69 @@ interface Props {
   materials: Material[];
   sheet: Sheet | null;
   findings: Finding[];
+  rules: HouseRules;
   showing: Showing;
   onPour(pourIndex: number): void;
   onEdit(plan: Plan, about: string): void;
 }
 
 const LONGEST_DOSE = 200;
-const FIRST_DOSE: Record<DosedMaterial['kind'], string> = {
-  fragrance: '1 %',
+/** Common practice, no source: where most begin, said the way the house says it. */
+const FIRST_FRAGRANCE: Record<HouseRules['fragranceBy'], string> = {
+  weight: '1 %',
+  spoons: '½ tsp/lb',
+  drops: '6 drops/piece',
+};
+const FIRST_DOSE: Record<Exclude<DoseableMaterial['kind'], 'fragrance' | 'blend'>, string> = {
   colorant: '0.2 %',
   additive: '1 %',
+  dispersant: '1 %',
 };
 
+function firstDose(material: DoseableMaterial, rules: HouseRules): string {
+  if (material.kind === 'fragrance' || material.kind === 'blend') return FIRST_FRAGRANCE[rules.fragranceBy];
+  return material.kind === 'additive' && material.role === 'stabiliser'
+    ? '= fragrance'
+    : FIRST_DOSE[material.kind];
+}
+
+/** Our own assumption: a powder takes three times its weight to become a thin paste. */
+const WETTING_TIMES = 3;
+
+/** How the house wets a mica, when what it takes is on the shelf. */
+function houseWetting(
+  material: DoseableMaterial,
+  materials: Material[],
+  rules: HouseRules,
+): Wetting | undefined {
+  if (material.kind !== 'colorant' || material.form !== 'mica' || rules.micaIn === 'dry') return undefined;
+  const dispersant = materials.find(
+    (each) => each.kind === 'dispersant' && !each.archived && each.leaves === (rules.micaIn === 'alcohol'),
+  );
+  return dispersant && { dispersantId: dispersant.id, times: WETTING_TIMES };
+}
+
 /** A row a material: what was typed, and what it comes to. */
-export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing, onPour, onEdit }: Props) {
+export function DoseGrid(props: Props) {
+  const { plan, pourIndex, materials, sheet, findings, rules, showing, onPour, onEdit } = props;
   const pour = plan.pours[pourIndex];
   const grid = useRef<HTMLTableElement>(null);
+  const byId = useMemo(() => new Map(materials.map((material) => [material.id, material])), [materials]);
+  const dispersants = useMemo(
+    () => materials.filter(({ kind, archived }) => kind === 'dispersant' && !archived),
+    [materials],
+  );
+  const actions = useActions({
+    onText: (index, text) => setDose(index, text),
+    onSayAs: (index, text) => setDose(index, text, `say ${index} ${Date.now()}`),
+    onColumn: (index, texts) => setDosesFrom(index, texts),
+    onWetting: (index, wetIn) => setWetting(index, wetIn),
+    onRemove: (index) => removeDose(index),
+    onEnter: (index) => focusDose(index + 1),
+  });
+  const onAdd = useStable((material: DoseableMaterial) => addDose(material));
   if (!pour) return null;
   const sheetPour = sheet?.pours[pourIndex];
-  const byId = new Map(materials.map((material) => [material.id, material]));
 
   const editPour = (change: Partial<typeof pour>, about: string) =>
     onEdit(
@@ -44,7 +96,7 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
     );
   const setDose = (index: number, text: string, about = `dose ${index}`) =>
     editPour(
-      { doses: pour.doses.map((each, place) => (place === index ? dose(each.materialId, text) : each)) },
+      { doses: pour.doses.map((each, place) => (place === index ? retyped(each, text) : each)) },
       about,
     );
   /** A column that was copied elsewhere, from this row downwards; what is beyond the last row is left out. */
@@ -53,20 +105,31 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
       {
         doses: pour.doses.map((each, place) => {
           const text = texts[place - first];
-          return text === undefined ? each : dose(each.materialId, text.slice(0, LONGEST_DOSE));
+          return text === undefined ? each : retyped(each, text.slice(0, LONGEST_DOSE));
         }),
       },
       `column ${Date.now()}`,
     );
   const removeDose = (index: number) =>
     editPour({ doses: pour.doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`);
-  const addDose = (material: DosedMaterial) => {
+  const setWetting = (index: number, wetIn: Wetting | undefined) =>
     editPour(
-      { doses: [...pour.doses, dose(material.id, FIRST_DOSE[material.kind])] },
+      {
+        doses: pour.doses.map((each, place) =>
+          place === index ? dose(each.materialId, each.text, wetIn) : each,
+        ),
+      },
+      `wetting ${index}`,
+    );
+  function addDose(material: DoseableMaterial) {
+    if (!pour) return;
+    const wetIn = houseWetting(material, materials, rules);
+    editPour(
+      { doses: [...pour.doses, dose(material.id, firstDose(material, rules), wetIn)] },
       `add ${material.id} ${Date.now()}`,
     );
     focusDose(pour.doses.length);
-  };
+  }
   const focusDose = (index: number) =>
     requestAnimationFrame(() => {
       const input = grid.current?.querySelectorAll<HTMLInputElement>('[data-dose]')[index];
@@ -132,7 +195,9 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
                     onChange={({ target }) => editPour({ baseId: target.value }, 'base')}
                   >
                     {materials
-                      .filter(({ kind }) => kind === 'base')
+                      .filter(
+                        ({ id, kind, archived }) => kind === 'base' && (!archived || id === pour.baseId),
+                      )
                       .map(({ id, name }) => (
                         <option key={id} value={id}>
                           {name}
@@ -152,7 +217,6 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
             </tr>
             {pour.doses.map((each, index) => {
               const material = byId.get(each.materialId);
-              const line = sheetPour?.lines.find(({ doseIndex }) => doseIndex === index);
               return (
                 <DoseRow
                   // biome-ignore lint/suspicious/noArrayIndexKey: a dose is its place in the pour
@@ -161,30 +225,68 @@ export function DoseGrid({ plan, pourIndex, materials, sheet, findings, showing,
                   kind={material ? KIND_NAMES[material.kind] : ''}
                   text={each.text}
                   severity={worst(findings, pourIndex, index)}
-                  figures={
-                    line && {
-                      mass: showMassFigure(line.massG, showing),
-                      ofBase: showPercent(line.ofBase, showing.locale),
-                      ofProduct: showPercent(line.ofProduct, showing.locale),
-                      exact: line.exact,
-                    }
+                  {...told(sheet, sheetPour, index, material, byId, showing)}
+                  index={index}
+                  dispersants={
+                    material?.kind === 'colorant' || material?.kind === 'additive' ? dispersants : null
                   }
-                  ways={line && sheetPour && sheet ? waysToSay(line, sheetPour, sheet) : []}
-                  onText={(text) => setDose(index, text)}
-                  onSayAs={(text) => setDose(index, text, `say ${index} ${Date.now()}`)}
-                  onColumn={(texts) => setDosesFrom(index, texts)}
-                  onRemove={() => removeDose(index)}
-                  onEnter={() => focusDose(index + 1)}
+                  wetIn={each.wetIn}
+                  actions={actions}
                 />
               );
             })}
           </tbody>
         </table>
       </div>
-      <AddDose materials={materials} onAdd={addDose} />
+      <AddDose materials={materials} onAdd={onAdd} />
       <PlanNote note={plan.note} onChange={(note) => onEdit({ ...plan, note }, 'note')} />
     </>
   );
+}
+
+/** The same actions for as long as the grid is there, doing what the newest plan asks for. */
+function useActions(newest: DoseActions): DoseActions {
+  const onText = useStable(newest.onText);
+  const onSayAs = useStable(newest.onSayAs);
+  const onColumn = useStable(newest.onColumn);
+  const onWetting = useStable(newest.onWetting);
+  const onRemove = useStable(newest.onRemove);
+  const onEnter = useStable(newest.onEnter);
+  return useMemo(
+    () => ({ onText, onSayAs, onColumn, onWetting, onRemove, onEnter }),
+    [onText, onSayAs, onColumn, onWetting, onRemove, onEnter],
+  );
+}
+
+/** What a dose comes to, the parts it is weighed in, and the other ways to say it. */
+function told(
+  sheet: Sheet | null,
+  pour: SheetPour | undefined,
+  doseIndex: number,
+  material: Material | undefined,
+  byId: ReadonlyMap<string, Material>,
+  showing: Showing,
+) {
+  const nothing = { figures: undefined, parts: [], ways: () => [] };
+  if (!sheet || !pour || !material || !isDoseable(material)) return nothing;
+  const sums = doseOf(pour, doseIndex);
+  if (sums.lines.length === 0) return nothing;
+  return {
+    figures: {
+      mass: showMassFigure(sums.massG, showing),
+      ofBase: showPercent(sums.ofBase, showing.locale),
+      ofProduct: showPercent(sums.ofProduct, showing.locale),
+      exact: sums.exact,
+    },
+    parts: pour.lines
+      .filter((line) => line.doseIndex === doseIndex && (line.blend !== null || line.wets))
+      .map((line) => ({
+        name: line.material.name,
+        mass: `${showMassFigure(line.massG, showing)} ${massUnit(showing.system)}`,
+        how: line.leaves ? 'leaves again, in no weight' : line.wets ? 'to wet it, stays' : 'of the blend',
+      })),
+    ways: () => waysToSay(sums, weighedAs(material, byId), pour, sheet),
+  };
 }
 
 function worst(findings: Finding[], pourIndex: number, doseIndex: number): Severity | null {
@@ -194,9 +296,15 @@ function worst(findings: Finding[], pourIndex: number, doseIndex: number): Sever
   );
 }
 
-function AddDose({ materials, onAdd }: { materials: Material[]; onAdd(material: DosedMaterial): void }) {
+interface AddProps {
+  materials: Material[];
+  onAdd(material: DoseableMaterial): void;
+}
+
+/** Kept as it is while doses are typed: a long shelf is a long list. */
+const AddDose = memo(function AddDose({ materials, onAdd }: AddProps) {
   const [chosen, setChosen] = useState('');
-  const dosed = materials.filter((material): material is DosedMaterial => material.kind !== 'base');
+  const dosed = materials.filter(isDoseable).filter(({ archived }) => !archived);
   const material = dosed.find(({ id }) => id === chosen);
   function add() {
     if (!material) return;
@@ -235,7 +343,7 @@ function AddDose({ materials, onAdd }: { materials: Material[]; onAdd(material: 
         }}
       >
         <option value="">Add from the shelf …</option>
-        {MATERIAL_KINDS.filter((kind) => kind !== 'base').map((kind) => (
+        {MATERIAL_KINDS.filter((kind) => dosed.some((each) => each.kind === kind)).map((kind) => (
           <optgroup key={kind} label={KIND_NAMES[kind]}>
             {dosed
               .filter((each) => each.kind === kind)
@@ -252,7 +360,7 @@ function AddDose({ materials, onAdd }: { materials: Material[]; onAdd(material: 
       </button>
     </form>
   );
-}
+});
 
 const LONGEST_NOTE = 4000;
 

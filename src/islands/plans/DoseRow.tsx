@@ -1,22 +1,50 @@
 import { ChevronRight, X } from 'lucide-react';
-import { useId, useState } from 'react';
+import { memo, useId, useState } from 'react';
 import type { Severity } from '../../core/checks/finding';
+import type { Material } from '../../core/materials/material';
+import type { Wetting } from '../../core/plan/plan';
 import type { Way } from '../../core/plan/waysToSay';
+import type { FigureRule } from '../../core/units/parseFigure';
 import { explainQuantityFault, parseQuantity } from '../../core/units/parseQuantity';
+import { FigureField } from '../shared/FigureField';
+
+/** What is done to a dose, told with its place in the pour. */
+export interface DoseActions {
+  onText(index: number, text: string): void;
+  onSayAs(index: number, text: string): void;
+  /** Several lines were pasted. */
+  onColumn(index: number, texts: string[]): void;
+  onWetting(index: number, wetIn: Wetting | undefined): void;
+  onRemove(index: number): void;
+  onEnter(index: number): void;
+}
 
 interface Props {
+  index: number;
   name: string;
   kind: string;
   text: string;
   severity: Severity | null;
   figures: { mass: string; ofBase: string; ofProduct: string; exact: boolean } | undefined;
-  ways: Way[];
-  onText(text: string): void;
-  onSayAs(text: string): void;
-  /** Several lines were pasted. */
-  onColumn(texts: string[]): void;
-  onRemove(): void;
-  onEnter(): void;
+  /** The fragrances of a blend, the dispersant of a powder. */
+  parts: { name: string; mass: string; how: string }[];
+  /** Asked only when the row is opened. */
+  ways(): Way[];
+  /** What it may be wetted in; null for what is never wetted. */
+  dispersants: Material[] | null;
+  wetIn: Wetting | undefined;
+  actions: DoseActions;
+}
+
+/** A row is drawn anew only when something that it shows has changed: a key in one dose leaves most others as they are. */
+function showsTheSame(before: Props, after: Props): boolean {
+  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn }: Props) =>
+    JSON.stringify([index, name, kind, text, severity, figures, parts, wetIn]);
+  return (
+    before.dispersants === after.dispersants &&
+    before.actions === after.actions &&
+    shown(before) === shown(after)
+  );
 }
 
 const BORDER: Record<Severity, string> = {
@@ -26,14 +54,14 @@ const BORDER: Record<Severity, string> = {
 };
 
 /** One dose: as typed, what it comes to, and on demand every other way to say it. */
-export function DoseRow(props: Props) {
-  const { name, kind, text, severity, figures, ways, onText, onSayAs, onColumn, onRemove, onEnter } = props;
+export const DoseRow = memo(function DoseRow(props: Props) {
+  const { index, name, kind, text, severity, figures, parts, ways, dispersants, wetIn, actions } = props;
   const id = useId();
   const [open, setOpen] = useState(false);
   const parsed = parseQuantity(text);
   return (
     <>
-      <tr className={parsed.success && !open ? '' : 'border-b-0'}>
+      <tr className={parsed.success && !open && parts.length === 0 ? '' : 'border-b-0'}>
         <th scope="row" className="font-normal">
           <span className="block leading-tight">{name}</span>
           <span className="quiet text-xs">{kind}</span>
@@ -49,9 +77,9 @@ export function DoseRow(props: Props) {
             spellCheck={false}
             maxLength={200}
             value={text}
-            onChange={({ target }) => onText(target.value)}
+            onChange={({ target }) => actions.onText(index, target.value)}
             onKeyDown={(event) => {
-              if (event.key === 'Enter') onEnter();
+              if (event.key === 'Enter') actions.onEnter(index);
             }}
             onPaste={(event) => {
               const lines = event.clipboardData
@@ -60,7 +88,10 @@ export function DoseRow(props: Props) {
                 .split(/\r?\n/);
               if (lines.length < 2) return;
               event.preventDefault();
-              onColumn(lines.map((line) => line.trim()));
+              actions.onColumn(
+                index,
+                lines.map((line) => line.trim()),
+              );
             }}
           />
         </td>
@@ -97,7 +128,7 @@ export function DoseRow(props: Props) {
             type="button"
             className="btn btn-ghost btn-square min-h-11 min-w-11"
             aria-label={`Take out ${name}`}
-            onClick={onRemove}
+            onClick={() => actions.onRemove(index)}
           >
             <X size={18} />
           </button>
@@ -112,17 +143,30 @@ export function DoseRow(props: Props) {
           </td>
         </tr>
       )}
+      {parts.length > 0 && (
+        <tr className={open ? 'border-b-0' : ''}>
+          <td colSpan={6} className="pt-0">
+            <ul className="quiet text-xs" aria-label={`Parts of ${name}`}>
+              {parts.map((part) => (
+                <li key={part.name}>
+                  {part.mass} {part.name}, {part.how}
+                </li>
+              ))}
+            </ul>
+          </td>
+        </tr>
+      )}
       {open && figures && (
         <tr>
           <td colSpan={6} className="pt-0">
             <ul className="flex flex-wrap gap-1" aria-label={`Other ways to say ${name}`}>
-              {ways.map((way) => (
+              {ways().map((way) => (
                 <li key={way.text}>
                   <button
                     type="button"
                     className="btn btn-sm btn-secondary font-normal pointer-coarse:min-h-11"
                     onClick={() => {
-                      onSayAs(way.text);
+                      actions.onSayAs(index, way.text);
                       setOpen(false);
                     }}
                   >
@@ -136,9 +180,69 @@ export function DoseRow(props: Props) {
                 </li>
               ))}
             </ul>
+            {dispersants && (dispersants.length > 0 || wetIn) && (
+              <WettingField
+                name={name}
+                wetIn={wetIn}
+                dispersants={dispersants}
+                onChange={(next) => actions.onWetting(index, next)}
+              />
+            )}
           </td>
         </tr>
       )}
     </>
+  );
+}, showsTheSame);
+
+const TIMES: FigureRule = { unit: '×', least: 0.05, most: 20 };
+const FIRST_TIMES = 3;
+
+interface WettingProps {
+  name: string;
+  wetIn: Wetting | undefined;
+  dispersants: Material[];
+  onChange(wetIn: Wetting | undefined): void;
+}
+
+/** What a powder is wetted in before it goes into the jug, and in how much of it. */
+function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
+  return (
+    <div className="mt-2 flex items-end gap-2">
+      <label className="flex flex-col">
+        <span className="quiet text-xs">Stirred in</span>
+        <select
+          className="select select-sm pointer-coarse:min-h-11 w-52"
+          aria-label={`How ${name} is stirred in`}
+          value={wetIn?.dispersantId ?? ''}
+          onChange={({ target }) =>
+            onChange(
+              target.value === ''
+                ? undefined
+                : { dispersantId: target.value, times: wetIn?.times ?? FIRST_TIMES },
+            )
+          }
+        >
+          <option value="">dry, as it is</option>
+          {wetIn && !dispersants.some(({ id }) => id === wetIn.dispersantId) && (
+            <option value={wetIn.dispersantId}>as it was, now put away</option>
+          )}
+          {dispersants.map((material) => (
+            <option key={material.id} value={material.id}>
+              wetted in {material.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {wetIn && (
+        <FigureField
+          className="w-32"
+          label="times its weight"
+          rule={TIMES}
+          value={wetIn.times}
+          onChange={(times) => onChange({ ...wetIn, times })}
+        />
+      )}
+    </div>
   );
 }

@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Base } from '../../core/materials/material';
+import type { Base } from '../../core/materials/base';
 import type { Mold } from '../../core/molds/mold';
 import { type Plan, USES } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';

@@ -1,13 +1,17 @@
 import { useCallback, useEffect, useMemo, useReducer, useState } from 'react';
 import { applyMend } from '../../core/checks/applyMend';
+import type { CheckContext } from '../../core/checks/finding';
 import { hasStop, reviewPlan } from '../../core/checks/review';
+import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import { PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type Plan, type PlanFile } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { Showing } from '../../core/units/showQuantity';
 import { callApi } from '../shared/api';
 import { Section } from '../shared/Section';
+import { AnotherBase } from './AnotherBase';
 import { ChecksPanel } from './ChecksPanel';
 import { ConflictDialog } from './ConflictDialog';
 import { DoseGrid } from './DoseGrid';
@@ -23,11 +27,17 @@ interface Props {
   stored: StoredPlan;
   molds: Mold[];
   materials: Material[];
+  rules: HouseRules;
+  /** What is left of the shelf's lots, by material. */
+  stock: StockByMaterial;
+  /** ISO 8601 day. */
+  today: string;
   showing: Showing;
 }
 
 /** Everything that one decision touches, in sight of it. */
-export default function PlanWorkspace({ stored, molds, materials, showing }: Props) {
+export default function PlanWorkspace(props: Props) {
+  const { stored, molds, materials, rules, stock, today, showing } = props;
   const [draft] = useState(() => keptDraft(stored));
   const [history, dispatch] = useReducer(planHistory, stored.plan, (plan) =>
     draft ? planHistory(startHistory(plan), { do: 'replace', plan: draft.plan }) : startHistory(plan),
@@ -48,8 +58,12 @@ export default function PlanWorkspace({ stored, molds, materials, showing }: Pro
   const redo = useCallback(() => dispatch({ do: 'redo' }), []);
   useUndoKeys(undo, redo);
 
+  const context = useMemo(
+    (): CheckContext => ({ rules, shelf: { materials, stock, today } }),
+    [rules, materials, stock, today],
+  );
   const file = useMemo(() => fileOf(plan, molds, materials), [plan, molds, materials]);
-  const { sheet, findings } = useMemo(() => reviewPlan(file), [file]);
+  const { sheet, findings } = useMemo(() => reviewPlan(file, context), [file, context]);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
 
   async function toTheBench() {
@@ -118,7 +132,16 @@ export default function PlanWorkspace({ stored, molds, materials, showing }: Pro
           <div className="flex max-h-72 min-h-24 items-center justify-center">
             <Section mold={file.mold} pours={sheet ? sectionPours(sheet) : []} locale={showing.locale} />
           </div>
-          <TurnRound file={file} sheet={sheet} showing={showing} onEdit={edit} />
+          <TurnRound file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
+          <AnotherBase
+            file={file}
+            pourIndex={pour}
+            sheet={sheet}
+            findings={findings}
+            context={context}
+            showing={showing}
+            onEdit={edit}
+          />
         </section>
 
         <section
@@ -131,6 +154,7 @@ export default function PlanWorkspace({ stored, molds, materials, showing }: Pro
             materials={materials}
             sheet={sheet}
             findings={findings}
+            rules={rules}
             showing={showing}
             onPour={setPourIndex}
             onEdit={edit}

@@ -4,6 +4,7 @@ import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
+import { piecesFromShelf, type StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
 import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
@@ -11,6 +12,7 @@ import { massUnit, type Showing, showMass, showPercent } from '../../core/units/
 interface Props {
   file: PlanFile;
   sheet: Sheet | null;
+  stock: StockByMaterial;
   showing: Showing;
   onEdit(plan: Plan, about: string): void;
 }
@@ -27,7 +29,7 @@ const MOST_PIECES = 100_000;
 const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
-export function TurnRound({ file, sheet, showing, onEdit }: Props) {
+export function TurnRound({ file, sheet, stock, showing, onEdit }: Props) {
   const [startsOpen] = useState(() => matchMedia(WIDE).matches);
   if (!sheet) return null;
   return (
@@ -37,6 +39,7 @@ export function TurnRound({ file, sheet, showing, onEdit }: Props) {
         Turn it round
       </summary>
       <div className="flex flex-col gap-2">
+        <FromShelf file={file} sheet={sheet} stock={stock} onEdit={onEdit} />
         <TurnField
           label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
           showing={showing}
@@ -51,6 +54,34 @@ export function TurnRound({ file, sheet, showing, onEdit }: Props) {
         />
       </div>
     </details>
+  );
+}
+
+interface ShelfProps extends Pick<Props, 'file' | 'stock' | 'onEdit'> {
+  sheet: Sheet;
+}
+
+/** What the shelf makes of this plan, by the stock of its lots. */
+function FromShelf({ file: { plan }, sheet, stock, onEdit }: ShelfProps) {
+  const { pieces, shortOf } = piecesFromShelf(sheet, stock);
+  if (shortOf === null) return null;
+  const can = pieces >= 1 && pieces <= MOST_PIECES;
+  return (
+    <div className="flex items-center gap-2 text-sm">
+      <p className="flex-1 leading-tight">
+        The shelf makes <strong>{pieces}</strong> {pieces === 1 ? 'piece' : 'pieces'}
+        <span className="quiet text-xs">; {shortOf} runs out first</span>
+      </p>
+      <button
+        type="button"
+        className="btn btn-secondary min-h-11"
+        aria-label="Take as many pieces as the shelf makes"
+        disabled={!can || pieces === plan.pieces}
+        onClick={() => onEdit(scalePlan(plan, pieces), `from shelf ${Date.now()}`)}
+      >
+        Take it
+      </button>
+    </div>
   );
 }
 

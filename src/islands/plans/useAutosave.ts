@@ -105,17 +105,28 @@ export function useAutosave(stored: StoredPlan, present: Plan, startRevision: nu
 
   useEffect(() => {
     wanted.current = present;
-    if (present === savedPlan.current) return;
-    keepDraft(present);
+    if (present === savedPlan.current) {
+      // Undone back to what is saved. A save on its way goes on by itself until this is what is stored.
+      if (inFlight.current === null) {
+        dropDraft();
+        setState((before) => (before.is === 'unsaved' ? { is: 'saved' } : before));
+      }
+      return;
+    }
     setState((before) => (before.is === 'conflict' ? before : { is: 'unsaved' }));
+    // Behind the paint: writing to the browser's storage would hold up the key that is being typed.
+    const draft = setTimeout(() => keepDraft(present));
     const timer = setTimeout(() => {
       setState((before) => {
         if (before.is !== 'conflict') void flush();
         return before;
       });
     }, QUIET_MS);
-    return () => clearTimeout(timer);
-  }, [present, keepDraft, flush]);
+    return () => {
+      clearTimeout(draft);
+      clearTimeout(timer);
+    };
+  }, [present, keepDraft, dropDraft, flush]);
 
   useEffect(() => {
     if (state.is !== 'failed' || state.problem.status !== 0) return;

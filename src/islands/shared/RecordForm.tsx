@@ -14,12 +14,15 @@ interface Props<Item> {
   save(item: Omit<Item, 'id'>, was: StoredItem<Item> | null): Promise<ApiProblem | null>;
   onTheirs(theirs: StoredItem<Item>): void;
   onDone(): void;
+  /** Takes the record away; left out where that is not possible. */
+  onRemove?: (() => void) | undefined;
 }
 
 /** The frame of the shelf's and the mold book's forms: saving, and what to do when someone else saved first. */
 export function RecordForm<Item>(props: Props<Item>) {
-  const { title, busy, children, onSubmit, was, save, onTheirs, onDone } = props;
+  const { title, busy, children, onSubmit, was, save, onTheirs, onDone, onRemove } = props;
   const [problem, setProblem] = useState<ApiProblem | null>(null);
+  const [sure, setSure] = useState(false);
 
   const submitAgainst = (base: StoredItem<Item> | null) =>
     onSubmit(async (item) => {
@@ -30,7 +33,7 @@ export function RecordForm<Item>(props: Props<Item>) {
 
   return (
     <form
-      className="plate flex max-w-xl flex-col gap-3 p-4"
+      className="plate flex max-w-2xl flex-col gap-3 p-4"
       aria-labelledby="record-title"
       noValidate
       onSubmit={(event) => {
@@ -51,6 +54,16 @@ export function RecordForm<Item>(props: Props<Item>) {
         />
       )}
       <div className="flex justify-end gap-2">
+        {onRemove && (
+          <button
+            type="button"
+            className={`btn mr-auto ${sure ? 'btn-error' : 'btn-ghost text-error'}`}
+            onClick={() => (sure ? onRemove() : setSure(true))}
+            onBlur={() => setSure(false)}
+          >
+            {sure ? 'Delete for good' : 'Delete'}
+          </button>
+        )}
         <button type="button" className="btn btn-ghost" onClick={onDone}>
           Close
         </button>

@@ -5,7 +5,8 @@ interface Props {
   /** Saves mine over theirs. */
   onKeepMine(): void;
   onTakeTheirs(): void;
-  onSaveCopy(): void;
+  /** Left out where there can be only one. */
+  onSaveCopy?: () => void;
 }
 
 /** Why a record was not saved; when it was changed elsewhere, what differs and the three ways on. */
@@ -29,9 +30,11 @@ export function RecordProblem({ problem, onKeepMine, onTakeTheirs, onSaveCopy }:
             <button type="button" className="btn btn-secondary" onClick={onTakeTheirs}>
               Take theirs
             </button>
-            <button type="button" className="btn btn-secondary" onClick={onSaveCopy}>
-              Save mine as a copy
-            </button>
+            {onSaveCopy && (
+              <button type="button" className="btn btn-secondary" onClick={onSaveCopy}>
+                Save mine as a copy
+              </button>
+            )}
           </div>
         </>
       )}

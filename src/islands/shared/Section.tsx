@@ -1,4 +1,4 @@
-import type { Base } from '../../core/materials/material';
+import type { Base } from '../../core/materials/base';
 import type { Mold } from '../../core/molds/mold';
 import {
   depthMm,

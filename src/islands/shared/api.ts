@@ -22,7 +22,7 @@ const UNREACHABLE: ApiProblem = {
 
 /** Asks the server, and answers its value or its problem. Never throws. */
 export async function callApi<Body>(
-  method: 'GET' | 'POST' | 'PUT',
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
   options: { keepalive?: boolean } = {},

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { FieldError, UseFormRegisterReturn } from 'react-hook-form';
+import type { UseFormRegisterReturn } from 'react-hook-form';
 import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { writeFigure } from '../../core/units/writeQuantity';
 import { z } from '../../core/zod';
@@ -40,13 +40,14 @@ interface FieldProps {
   label: string;
   hint?: string;
   unit?: string;
-  error: FieldError | undefined;
+  error: { message?: string } | undefined;
   registered: UseFormRegisterReturn;
   decimal?: boolean;
+  type?: 'text' | 'date';
 }
 
 /** A labelled text field with its unit, its hint, and its error beside it. */
-export function TextField({ label, hint, unit, error, registered, decimal }: FieldProps) {
+export function TextField({ label, hint, unit, error, registered, decimal, type = 'text' }: FieldProps) {
   const id = `field-${registered.name.replaceAll('.', '-')}`;
   return (
     <div>
@@ -56,6 +57,7 @@ export function TextField({ label, hint, unit, error, registered, decimal }: Fie
       </label>
       <input
         id={id}
+        type={type}
         className={`input min-h-11 w-full ${error ? 'input-error' : ''}`}
         autoComplete="off"
         inputMode={decimal ? 'decimal' : 'text'}

@@ -1,11 +1,3 @@
-import type {
-  ADDITIVE_ROLES,
-  BASE_KINDS,
-  BASE_LOOKS,
-  COLORANT_FORMS,
-  MaterialKind,
-  SKIN_RELEASES,
-} from '../../core/materials/material';
 import type { MEASURED_BY, Shape } from '../../core/molds/mold';
 import type { Use } from '../../core/plan/plan';
 import type { Verdict } from '../../core/run/run';
@@ -21,49 +13,6 @@ export const USE_NAMES: Record<Use, string> = {
   'head-to-toe': 'Head to toe',
   gift: 'Gift',
   embeds: 'Embeds',
-};
-
-export const KIND_NAMES: Record<MaterialKind, string> = {
-  base: 'Base',
-  fragrance: 'Fragrance',
-  colorant: 'Colorant',
-  additive: 'Additive',
-};
-
-export const BASE_KIND_NAMES: NamesOf<typeof BASE_KINDS> = {
-  soap: 'Soap',
-  'detergent-free': 'Soap, detergent-free',
-  syndet: 'Syndet (not soap)',
-};
-
-export const LOOK_NAMES: NamesOf<typeof BASE_LOOKS> = {
-  clear: 'Clear',
-  translucent: 'Translucent',
-  white: 'White',
-  ivory: 'Ivory',
-  tinted: 'Tinted',
-};
-
-export const FORM_NAMES: NamesOf<typeof COLORANT_FORMS> = {
-  mica: 'Mica',
-  pigment: 'Pigment',
-  dye: 'Liquid dye',
-};
-
-export const ROLE_NAMES: NamesOf<typeof ADDITIVE_ROLES> = {
-  grit: 'Grit',
-  botanical: 'Botanical',
-  oil: 'Oil or butter',
-  liquid: 'Liquid',
-  active: 'Water-soluble active',
-  stabiliser: 'Stabiliser',
-  other: 'Something else',
-};
-
-export const SKIN_NAMES: NamesOf<typeof SKIN_RELEASES> = {
-  released: 'Released for skin',
-  'not-released': 'Not for skin',
-  unknown: 'Not known',
 };
 
 export const SHAPE_NAMES: Record<Shape['kind'], string> = {

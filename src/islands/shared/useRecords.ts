@@ -33,5 +33,13 @@ export function useRecords<Item extends { id: string; name: string }>(
     return null;
   }
 
-  return { records, save, put };
+  /** Takes a record away; answers the problem, or null when it is gone. */
+  async function remove(id: string): Promise<ApiProblem | null> {
+    const answer = await callApi('DELETE', `${address}/${id}`);
+    if (!answer.success) return answer.error;
+    setRecords((before) => before.filter(({ item }) => item.id !== id));
+    return null;
+  }
+
+  return { records, save, put, remove };
 }

@@ -1,106 +1,139 @@
-import { useFormContext, useWatch } from 'react-hook-form';
+import { ChevronRight } from 'lucide-react';
+import { type UseFormRegister, useFormContext, useWatch } from 'react-hook-form';
+import { isPowderRole } from '../../core/materials/additive';
+import type { MaterialKind } from '../../core/materials/material';
+import {
+  FIELD_GROUPS,
+  type FieldGroup,
+  fieldsOf,
+  type MaterialField,
+} from '../../core/materials/materialFields';
+import { KIND_NAMES } from '../../core/materials/names';
+import type { TextContext } from '../../core/records/fieldText';
+import type { RecordTexts } from '../../core/records/recordText';
 import { options, SelectField, TextField } from '../shared/formFields';
-import { BASE_KIND_NAMES, FORM_NAMES, KIND_NAMES, LOOK_NAMES, ROLE_NAMES, SKIN_NAMES } from '../shared/names';
+import { BlendSummary } from './BlendSummary';
 import type { MaterialTyped } from './materialForm';
 import { Readings } from './Readings';
 
+const GROUP_NAMES: Record<FieldGroup, string> = {
+  what: 'What it is',
+  limits: 'Limits',
+  measures: 'Measures',
+  setting: 'Heat and setting',
+  label: 'For the label',
+  stock: 'On the shelf',
+};
+
+interface Props {
+  isNew: boolean;
+  locale: string;
+  context: TextContext;
+}
+
 /** The fields of the kind that is chosen. Empty means that nobody knows, and the checks will say so. */
-export function MaterialFields({ isNew, locale }: { isNew: boolean; locale: string }) {
-  const { register, formState, control } = useFormContext<MaterialTyped>();
-  const { errors } = formState;
-  const [kind, form, role] = useWatch({ control, name: ['kind', 'form', 'role'] });
-  const isPowder =
-    (kind === 'colorant' && form !== 'dye') ||
-    (kind === 'additive' && (role === 'grit' || role === 'botanical'));
+export function MaterialFields({ isNew, locale, context }: Props) {
+  const { register, control, formState } = useFormContext<MaterialTyped>();
+  const [kind, texts] = useWatch({ control, name: ['kind', 'texts'] });
+  const fields = fieldsOf(kind).filter((field) => isAsked(field, kind, texts));
+  const errors = formState.errors.texts ?? {};
+  const errorOf = (key: string) =>
+    errors[key as keyof typeof errors] as { type: string; message?: string } | undefined;
+
   return (
     <>
-      <div className="grid gap-3 sm:grid-cols-2">
-        {isNew && (
-          <SelectField label="Kind" registered={register('kind')}>
-            {options(KIND_NAMES)}
-          </SelectField>
-        )}
-        <TextField label="Name" error={errors.name} registered={register('name')} />
-        {kind === 'base' && (
-          <>
-            <SelectField label="What it is" registered={register('baseKind')}>
-              {options(BASE_KIND_NAMES)}
-            </SelectField>
-            <SelectField label="Look" registered={register('look')}>
-              {options(LOOK_NAMES)}
-            </SelectField>
-            <TextField
-              decimal
-              label="Fragrance cap"
-              unit="% of base"
-              hint="Empty: 3 % for soap, 2 % for syndet, as is usual"
-              error={errors.fragranceCap}
-              registered={register('fragranceCap')}
-            />
-            <TextField
-              decimal
-              label="Cap of all additions"
-              unit="% of base"
-              hint="Empty: 10 % for soap, 3 % for syndet"
-              error={errors.additionsCap}
-              registered={register('additionsCap')}
-            />
-            <TextField
-              decimal
-              label="Never hotter than"
-              unit="°C"
-              hint="Empty: 71 °C"
-              error={errors.ceiling}
-              registered={register('ceiling')}
-            />
-          </>
-        )}
-        {kind === 'colorant' && (
-          <SelectField label="Form" registered={register('form')}>
-            {options(FORM_NAMES)}
-          </SelectField>
-        )}
-        {kind === 'additive' && (
-          <SelectField label="What it does" registered={register('role')}>
-            {options(ROLE_NAMES)}
-          </SelectField>
-        )}
-        {kind !== 'base' && (
-          <>
-            <SelectField label="On skin" registered={register('skin')}>
-              {options(SKIN_NAMES)}
-            </SelectField>
-            <TextField
-              decimal
-              label="Supplier’s limit"
-              unit="% of product"
-              hint="Empty: not known"
-              error={errors.maxOfProduct}
-              registered={register('maxOfProduct')}
-            />
-          </>
-        )}
-        <TextField
-          decimal
-          label="Density"
-          unit="g/mL"
-          hint="Empty: not measured, a usual figure stands in"
-          error={errors.density}
-          registered={register('density')}
-        />
-        {isPowder && (
-          <TextField
-            decimal
-            label="Density in the spoon"
-            unit="g/mL"
-            hint="Loose, levelled. Empty: not measured"
-            error={errors.bulkDensity}
-            registered={register('bulkDensity')}
-          />
-        )}
-      </div>
-      {kind !== 'base' && <Readings locale={locale} />}
-      <TextField label="Note" error={errors.note} registered={register('note')} />
+      {isNew && (
+        <SelectField label="Kind" registered={register('kind')}>
+          {options(KIND_NAMES)}
+        </SelectField>
+      )}
+      {FIELD_GROUPS.map((group) => {
+        const ofGroup = fields.filter((field) => field.group === group);
+        if (ofGroup.length === 0) return null;
+        const wrong = ofGroup.some(({ key }) => errorOf(key));
+        const isOpen = wrong || OPEN.has(group);
+        return (
+          <details
+            key={`${group} ${kind} ${wrong}`}
+            className="border-base-300 border-t pt-2 first:border-0"
+            open={isOpen}
+          >
+            <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+              <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
+              {GROUP_NAMES[group]}
+            </summary>
+            <div className="grid gap-x-3 gap-y-2 pb-2 sm:grid-cols-2">
+              {ofGroup.map((field) =>
+                field.key === 'readings' ? (
+                  <div key={field.key} className="sm:col-span-2">
+                    <Readings locale={locale} />
+                  </div>
+                ) : (
+                  <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
+                    <OneField field={field} kind={kind} register={register} error={errorOf(field.key)} />
+                  </div>
+                ),
+              )}
+              {group === 'what' && kind === 'blend' && (
+                <div className="sm:col-span-2">
+                  <BlendSummary text={texts.members ?? ''} context={context} locale={locale} />
+                </div>
+              )}
+            </div>
+          </details>
+        );
+      })}
     </>
   );
+}
+
+/** What is looked up and entered most. */
+const OPEN: ReadonlySet<FieldGroup> = new Set(['what', 'limits', 'measures']);
+
+const WIDE: ReadonlySet<string> = new Set([
+  'name',
+  'members',
+  'inci',
+  'allergens',
+  'origins',
+  'note',
+  'contains',
+]);
+
+interface OneProps {
+  field: MaterialField;
+  kind: MaterialKind;
+  register: UseFormRegister<MaterialTyped>;
+  error: { type: string; message?: string } | undefined;
+}
+
+function OneField({ field, kind, register, error }: OneProps) {
+  const registered = register(`texts.${field.key}`);
+  if (field.names) {
+    return (
+      <SelectField label={field.label} registered={registered}>
+        {options(field.names)}
+      </SelectField>
+    );
+  }
+  const unit = field.key === 'lowStock' && kind === 'packaging' ? 'pieces' : field.unit;
+  return (
+    <TextField
+      label={field.label}
+      {...(unit ? { unit } : {})}
+      {...(field.hint ? { hint: field.hint } : {})}
+      decimal={field.decimal ?? false}
+      error={error}
+      registered={registered}
+    />
+  );
+}
+
+/** A grain size is asked of grit, and a spoon's density of what is no liquid. */
+function isAsked({ key }: MaterialField, kind: MaterialKind, texts: RecordTexts): boolean {
+  if (key === 'grainMm') return texts.role === 'grit';
+  if (key !== 'bulkDensityGPerMl') return true;
+  return kind === 'colorant'
+    ? texts.form === 'mica' || texts.form === 'pigment'
+    : isPowderRole((texts.role ?? 'other') as Parameters<typeof isPowderRole>[0]);
 }

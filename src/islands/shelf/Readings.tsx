@@ -1,12 +1,14 @@
 import { X } from 'lucide-react';
 import { useId, useState } from 'react';
-import { useFieldArray, useFormContext } from 'react-hook-form';
+import { useFormContext, useWatch } from 'react-hook-form';
+import { readingsText } from '../../core/materials/materialFields';
 import { meanOf, READING_KINDS, type Reading, type ReadingKind } from '../../core/materials/reading';
 import { showDay } from '../../core/showTime';
 import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
 import { explainQuantityFault, parseQuantity } from '../../core/units/parseQuantity';
 import { showNumber, showPercent } from '../../core/units/showQuantity';
+import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
 
 const KINDS: Record<ReadingKind, { choice: string; ask: string; one: string; first: string }> = {
@@ -14,26 +16,32 @@ const KINDS: Record<ReadingKind, { choice: string; ask: string; one: string; fir
   spoon: { choice: 'A levelled spoon', ask: 'How much it holds', one: 'a mL', first: '1 tsp' },
   blocks: { choice: 'Colour blocks', ask: 'How many blocks', one: 'a block', first: '1' },
 };
+const NO_NAMES = { decimal: '.', idOf: () => undefined, nameOf: (id: string) => id } as const;
 const COUNT: FigureRule = { unit: '', least: 1, most: 10_000, whole: true };
 
 /** What was weighed of this very bottle: counts onto the scale, each with its day, and what they say together. */
 export function Readings({ locale }: { locale: string }) {
-  const { control } = useFormContext<MaterialTyped>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'readings' });
+  const { control, setValue } = useFormContext<MaterialTyped>();
+  const text = useWatch({ control, name: 'texts.readings' }) ?? '';
+  const read = readingsText.read(text, NO_NAMES);
+  const readings = read.success ? read.data : [];
+  const keep = (next: Reading[]) =>
+    setValue('texts.readings', readingsText.write(next, NO_NAMES), { shouldDirty: true });
   return (
     <section className="border-base-300 rounded-lg border p-3" aria-label="Measured on the scale">
       <h3 className="font-semibold">Measured on the scale</h3>
-      {fields.length === 0 && (
+      {readings.length === 0 && (
         <p className="quiet text-xs">
           Nothing yet, so usual figures stand in. Count 20 drops onto the scale, or weigh one levelled spoon.
         </p>
       )}
       {READING_KINDS.map((kind) => (
-        <MeanLine key={kind} kind={kind} readings={fields} locale={locale} />
+        <MeanLine key={kind} kind={kind} readings={readings} locale={locale} />
       ))}
       <ul className="text-sm">
-        {fields.map((reading, index) => (
-          <li key={reading.id} className="flex items-center gap-2">
+        {readings.map((reading, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a reading is its place in the list
+          <li key={index} className="flex items-center gap-2">
             <span className="flex-1">
               {showDay(`${reading.on}T12:00`, locale)}: {showNumber(reading.count, 2, locale, 0)}{' '}
               {reading.of === 'spoon' ? 'mL' : reading.of}, {showNumber(reading.massG, 3, locale, 2)} g
@@ -42,14 +50,14 @@ export function Readings({ locale }: { locale: string }) {
               type="button"
               className="btn btn-ghost btn-square min-h-11 min-w-11"
               aria-label={`Take out the reading of ${reading.on}, ${reading.massG} g`}
-              onClick={() => remove(index)}
+              onClick={() => keep(readings.filter((_, place) => place !== index))}
             >
               <X size={18} />
             </button>
           </li>
         ))}
       </ul>
-      <NewReading onAdd={append} />
+      <NewReading onAdd={(reading) => keep([...readings, reading])} />
     </section>
   );
 }
@@ -157,11 +165,4 @@ function readCount(of: ReadingKind, text: string): number | string {
   }
   const parsed = parseFigure(text, COUNT);
   return parsed.success ? parsed.data : `${KINDS[of].ask}: ${explainFigureFault(parsed.error, COUNT)}`;
-}
-
-/** The day here, ISO 8601. */
-function today(): string {
-  const now = new Date();
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }

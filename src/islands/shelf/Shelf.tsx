@@ -1,195 +1,195 @@
-import { zodResolver } from '@hookform/resolvers/zod';
-import { Plus } from 'lucide-react';
-import { useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
-import { MATERIAL_KINDS, type Material } from '../../core/materials/material';
-import { type Showing, showNumber, showPercent } from '../../core/units/showQuantity';
-import { KIND_NAMES, SKIN_NAMES } from '../shared/names';
-import { RecordForm } from '../shared/RecordForm';
+import { Download, FileUp, Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { MATERIAL_KINDS, type Material, type MaterialKind } from '../../core/materials/material';
+import { KIND_NAMES } from '../../core/materials/names';
+import type { LotStock } from '../../core/stock/stock';
+import type { Showing } from '../../core/units/showQuantity';
 import { type StoredItem, useRecords } from '../shared/useRecords';
-import { MaterialFields } from './MaterialFields';
-import {
-  type MaterialRead,
-  type MaterialTyped,
-  materialFormSchema,
-  readMaterial,
-  typedMaterial,
-} from './materialForm';
-
-type StoredMaterial = StoredItem<Material>;
+import { ImportCsv } from './ImportCsv';
+import { Lots } from './Lots';
+import { MaterialEditor } from './MaterialEditor';
+import { ShelfTable } from './ShelfTable';
+import { ShelfMaterials } from './shelfMaterials';
+import { type Stock, searched, shelfRow } from './shelfRows';
 
 interface Props {
-  start: StoredMaterial[];
+  start: StoredItem<Material>[];
+  stock: Stock;
+  currency: string;
   /** The material whose form is open from the start. */
   asked: string | null;
+  askedSide: 'record' | 'lots';
   showing: Showing;
 }
 
-/** Materials with their limits; unknown is said as “not known”, never as zero. */
-export default function Shelf({ start, asked, showing }: Props) {
-  const { records, save, put } = useRecords<Material>('/api/materials', start);
-  const [open, setOpen] = useState<StoredMaterial | 'new' | null>(
+/** Materials with their limits and what is left of them; unknown is said as “not known”, never as zero. */
+export default function Shelf({ start, stock: startStock, currency, asked, askedSide, showing }: Props) {
+  const { records, save, put, remove } = useRecords<Material>('/api/materials', start);
+  const [stock, setStock] = useState(startStock);
+  const [open, setOpen] = useState<StoredItem<Material> | 'new' | null>(
     () => start.find(({ item }) => item.id === asked) ?? null,
   );
   const [search, setSearch] = useState('');
-  const found = records.filter(({ item }) => item.name.toLowerCase().includes(search.trim().toLowerCase()));
+  const [kind, setKind] = useState<MaterialKind | 'all' | 'low'>('all');
+  const [withPutAway, setWithPutAway] = useState(false);
+  const [side, setSide] = useState(askedSide);
+  const [importing, setImporting] = useState(false);
+
+  const materials = useMemo(() => records.map(({ item }) => item), [records]);
+  const rows = useMemo(() => {
+    const all = records
+      .filter(({ item }) => withPutAway || !item.archived)
+      .map((stored) => shelfRow(stored, stock))
+      .filter((row) => kind === 'all' || (kind === 'low' ? row.isLow : row.stored.item.kind === kind));
+    return searched(all, search);
+  }, [records, stock, kind, withPutAway, search]);
+  const opened = open === 'new' ? null : open;
+  // A blend is weighed from its members’ bottles, so it has no lots.
+  const hasLots = opened !== null && opened.item.kind !== 'blend';
+  const setLots = (materialId: string, lots: LotStock[]) =>
+    setStock((before) => ({ ...before, [materialId]: lots }));
 
   return (
-    <div className="flex flex-col gap-4">
-      <header className="flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-2xl font-semibold">Shelf</h1>
-        <input
-          type="search"
-          className="input min-h-11 w-56"
-          placeholder="Search by name"
-          aria-label="Search the shelf by name"
-          value={search}
-          onChange={({ target }) => setSearch(target.value)}
-        />
-        <button type="button" className="btn btn-primary" onClick={() => setOpen('new')}>
-          <Plus size={20} aria-hidden="true" />
-          New material
-        </button>
-      </header>
-      <div className={`grid items-start gap-4 ${open ? 'xl:grid-cols-[1fr_27rem]' : ''}`}>
-        {open && (
-          <div className="xl:order-last">
-            <MaterialEditor
-              key={open === 'new' ? 'new' : `${open.item.id} ${open.revision}`}
-              was={open === 'new' ? null : open}
-              save={save}
-              locale={showing.locale}
-              onTheirs={(theirs) => {
-                put(theirs);
-                setOpen(theirs);
-              }}
-              onDone={() => setOpen(null)}
+    <ShelfMaterials.Provider value={materials}>
+      <div className="flex flex-col gap-3">
+        <header className="flex flex-wrap items-center gap-2">
+          <h1 className="mr-auto text-2xl font-semibold">Shelf</h1>
+          <button type="button" className="btn btn-secondary" onClick={() => setImporting(true)}>
+            <FileUp size={20} aria-hidden="true" />
+            Bring in a CSV file
+          </button>
+          <ExportMenu />
+          <button type="button" className="btn btn-primary" onClick={() => setOpen('new')}>
+            <Plus size={20} aria-hidden="true" />
+            New material
+          </button>
+        </header>
+        <div className="flex flex-wrap items-center gap-2">
+          <input
+            type="search"
+            className="input min-h-11 w-56"
+            placeholder="Name, note or ingredient"
+            aria-label="Search the shelf by name"
+            value={search}
+            onChange={({ target }) => setSearch(target.value)}
+          />
+          <fieldset className="flex flex-wrap gap-1">
+            <legend className="sr-only">Show</legend>
+            {(['all', ...MATERIAL_KINDS, 'low'] as const).map((each) => (
+              <button
+                key={each}
+                type="button"
+                className={`btn btn-sm min-h-11 ${kind === each ? 'btn-primary' : 'btn-ghost'}`}
+                aria-pressed={kind === each}
+                onClick={() => setKind(each)}
+              >
+                {each === 'all' ? 'All' : each === 'low' ? 'Running low' : KIND_NAMES[each]}
+              </button>
+            ))}
+          </fieldset>
+          <label className="flex min-h-11 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={withPutAway}
+              onChange={({ target }) => setWithPutAway(target.checked)}
             />
-          </div>
-        )}
-        <div className="flex flex-col gap-4">
-          {records.length === 0 && (
+            with what is put away
+          </label>
+        </div>
+        <div className={`grid items-start gap-3 ${open ? 'xl:grid-cols-[1fr_34rem]' : ''}`}>
+          {open && (
+            <div className="flex flex-col gap-3 xl:order-last">
+              {hasLots && (
+                <div role="tablist" className="flex gap-1" aria-label="What to see of it">
+                  {(['record', 'lots'] as const).map((each) => (
+                    <button
+                      key={each}
+                      type="button"
+                      role="tab"
+                      aria-selected={side === each}
+                      className={`btn ${side === each ? 'btn-primary' : 'btn-ghost'}`}
+                      onClick={() => setSide(each)}
+                    >
+                      {each === 'record' ? 'Record' : 'Lots and stock'}
+                    </button>
+                  ))}
+                </div>
+              )}
+              {side === 'lots' && hasLots ? (
+                <Lots
+                  key={opened.item.id}
+                  material={opened.item}
+                  showing={showing}
+                  currency={currency}
+                  onStock={(lots) => setLots(opened.item.id, lots)}
+                />
+              ) : (
+                <MaterialEditor
+                  key={opened ? `${opened.item.id} ${opened.revision}` : 'new'}
+                  was={opened}
+                  materials={materials}
+                  save={save}
+                  remove={remove}
+                  locale={showing.locale}
+                  onTheirs={(theirs) => {
+                    put(theirs);
+                    setOpen(theirs);
+                  }}
+                  onDone={() => setOpen(null)}
+                />
+              )}
+            </div>
+          )}
+          {records.length === 0 ? (
             <p className="plate p-5">
-              The shelf is empty. Begin with a base: press “New material” and choose Base.
+              The shelf is empty. Begin with a base: press “New material” and choose Base, or bring in a CSV
+              file.
             </p>
-          )}
-          {records.length > 0 && found.length === 0 && (
-            <p className="plate p-5">Nothing on the shelf is called that.</p>
-          )}
-          {MATERIAL_KINDS.map((kind) => (
-            <KindTable
-              key={kind}
-              title={`${KIND_NAMES[kind]}s`}
-              records={found.filter(({ item }) => item.kind === kind)}
+          ) : rows.length === 0 ? (
+            <p className="plate p-5">
+              Nothing on the shelf fits. Take a filter away, or write less of the name.
+            </p>
+          ) : (
+            <ShelfTable
+              rows={rows}
               showing={showing}
-              onOpen={setOpen}
+              currency={currency}
+              openId={opened?.item.id ?? null}
+              narrow={open !== null}
+              onOpen={({ stored }) => setOpen(stored)}
             />
-          ))}
+          )}
         </div>
       </div>
-    </div>
+      {importing && <ImportCsv onClose={() => setImporting(false)} />}
+    </ShelfMaterials.Provider>
   );
 }
 
-interface EditorProps {
-  was: StoredMaterial | null;
-  locale: string;
-  save: ReturnType<typeof useRecords<Material>>['save'];
-  onTheirs(theirs: StoredMaterial): void;
-  onDone(): void;
-}
+const EXPORTS = [
+  ['materials', '', 'Materials, commas'],
+  ['materials', '&style=semicolon', 'Materials, semicolons and decimal comma'],
+  ['lots', '', 'Lots, commas'],
+  ['lots', '&style=semicolon', 'Lots, semicolons and decimal comma'],
+] as const;
 
-function MaterialEditor({ was, locale, save, onTheirs, onDone }: EditorProps) {
-  const form = useForm<MaterialTyped, unknown, MaterialRead>({
-    resolver: zodResolver(materialFormSchema),
-    defaultValues: typedMaterial(was?.item ?? null),
-  });
+function ExportMenu() {
   return (
-    <FormProvider {...form}>
-      <RecordForm<Material>
-        title={was ? was.item.name : 'New material'}
-        busy={form.formState.isSubmitting}
-        was={was}
-        save={save}
-        onSubmit={(then) => void form.handleSubmit((read) => then(readMaterial(read)))()}
-        onTheirs={onTheirs}
-        onDone={onDone}
-      >
-        <MaterialFields isNew={was === null} locale={locale} />
-      </RecordForm>
-    </FormProvider>
+    <details className="dropdown dropdown-end">
+      <summary className="btn btn-secondary">
+        <Download size={20} aria-hidden="true" />
+        As CSV
+      </summary>
+      <ul className="menu dropdown-content plate z-20 w-80 p-2">
+        {EXPORTS.map(([of, style, name]) => (
+          <li key={name}>
+            <a className="min-h-11 items-center" href={`/api/shelf/csv?of=${of}${style}`} download>
+              {name}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
-}
-
-interface TableProps {
-  title: string;
-  records: StoredMaterial[];
-  showing: Showing;
-  onOpen(stored: StoredMaterial): void;
-}
-
-function KindTable({ title, records, showing, onOpen }: TableProps) {
-  const [first] = records;
-  if (!first) return null;
-  const heads = facts(first.item, showing).map(([head]) => head);
-  return (
-    <section className="plate overflow-x-auto p-3" aria-label={title}>
-      <table className="table-sm table">
-        <thead>
-          <tr className="text-base-content">
-            <th scope="col" className="w-52 text-base font-semibold">
-              {title}
-            </th>
-            {heads.map((head) => (
-              <th key={head} scope="col">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {records.map((stored) => (
-            <tr key={stored.item.id}>
-              <th scope="row" className="p-0 font-normal">
-                <button
-                  type="button"
-                  className="link link-hover min-h-11 w-full px-3 text-left font-semibold"
-                  onClick={() => onOpen(stored)}
-                >
-                  {stored.item.name}
-                </button>
-              </th>
-              {facts(stored.item, showing).map(([head, fact]) => (
-                <td key={head} className={`whitespace-nowrap ${fact === null ? 'quiet italic' : ''}`}>
-                  {fact ?? 'not known'}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-/** What a row tells of a material: head and figure, null where nobody knows. */
-function facts(material: Material, { locale }: Showing): [string, string | null][] {
-  const percent = (fraction: number | null) => (fraction === null ? null : showPercent(fraction, locale));
-  const { densityGPerMl } = material;
-  const density: [string, string | null] = [
-    'Density',
-    densityGPerMl === null ? null : `${showNumber(densityGPerMl, 3, locale, 2)} g/mL`,
-  ];
-  if (material.kind === 'base') {
-    return [
-      density,
-      ['Fragrance cap', percent(material.fragranceCapOfBase)],
-      ['Additions cap', percent(material.additionsCapOfBase)],
-    ];
-  }
-  return [
-    density,
-    ['Limit, of product', percent(material.maxOfProduct)],
-    ['On skin', material.skin === 'unknown' ? null : SKIN_NAMES[material.skin]],
-  ];
 }

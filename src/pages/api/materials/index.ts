@@ -1,4 +1,5 @@
 import { newMaterialSchema } from '../../../core/materials/material';
+import { checkBlends } from '../../../server/importShelf';
 import { listEndpoints } from '../../../server/recordEndpoints';
 
-export const { GET, POST } = listEndpoints(({ materials }) => materials, newMaterialSchema);
+export const { GET, POST } = listEndpoints(({ materials }) => materials, newMaterialSchema, checkBlends);

@@ -1,0 +1,113 @@
+import type { Base } from '../materials/base';
+import type { Figure } from '../materials/defaults';
+import type { Sheet, SheetLine, SheetPour } from '../plan/sheet';
+import { showPercent } from '../units/showQuantity';
+import { exceeds } from './exceeds';
+import type { Check, Finding } from './finding';
+import { timesDoses } from './timesDoses';
+
+interface CapSpec {
+  code: string;
+  /** What is capped, at the head of a sentence: “Fragrance”. */
+  what: string;
+  /** What comes of passing it. */
+  reason: string;
+  counts(line: SheetLine, base: Base): boolean;
+  cap(base: Base): Figure;
+  /** A sum of unlike things is the fault of no single dose, so nothing is brought down for it. */
+  mends: boolean;
+  /** What a pour has of the kind that is counted apart, of base. */
+  apart?: { what: string; counts(line: SheetLine, base: Base): boolean };
+}
+
+/**
+ * A cap of the base's, said of its weight. It holds in each pour by itself, and in the whole bar for the mean of
+ * its bases' caps.
+ */
+export function capCheck(spec: CapSpec): Check {
+  return {
+    code: spec.code,
+
+    run: (sheet) => [
+      ...sheet.pours.flatMap((pour, pourIndex) => checkPour(spec, pour, pourIndex)),
+      ...checkBar(spec, sheet),
+    ],
+
+    say({ about, pourIndex, figures: { ofBase = 0, cap = 0, apart = 0 }, assumed, mend }, { locale }) {
+      const whose = assumed ? `the usual cap for a base like ${about}` : `the cap of ${about}`;
+      const where = pourIndex === null ? ' in the whole bar' : '';
+      const without =
+        spec.apart && apart > 0
+          ? ` ${spec.apart.what}, ${showPercent(apart, locale)}, is not counted in this.`
+          : '';
+      return {
+        title: `${spec.what} ${showPercent(ofBase, locale)} of base${where}, cap ${showPercent(cap, locale)}`,
+        reason: `That is over ${pourIndex === null ? 'the mean of the caps of its bases' : whose}. ${spec.reason}${without}`,
+        mendLabel: mend && `Bring down to ${showPercent(cap, locale)}`,
+      };
+    },
+  };
+}
+
+const sumOf = (lines: readonly SheetLine[], figure: (line: SheetLine) => number) =>
+  lines.reduce((total, line) => total + figure(line), 0);
+
+function checkPour(spec: CapSpec, pour: SheetPour, pourIndex: number): Finding[] {
+  const { base } = pour;
+  const lines = pour.lines.filter((line) => !line.leaves && spec.counts(line, base));
+  const ofBase = sumOf(lines, (line) => line.ofBase);
+  const cap = spec.cap(base);
+  if (!exceeds(ofBase, cap.value)) return [];
+  const apart = spec.apart
+    ? sumOf(
+        pour.lines.filter((line) => spec.apart?.counts(line, base)),
+        (line) => line.ofBase,
+      )
+    : 0;
+  const doseIndexes = [...new Set(lines.map((line) => line.doseIndex))];
+  return [
+    {
+      code: spec.code,
+      severity: cap.assumed ? 'caution' : 'stop',
+      pourIndex,
+      doseIndexes: spec.mends ? doseIndexes : [],
+      about: base.name,
+      ...(cap.assumed ? { materialId: base.id } : {}),
+      figures: { ofBase, cap: cap.value, apart },
+      assumed: cap.assumed,
+      mend: spec.mends ? timesDoses(pour, pourIndex, doseIndexes, cap.value / ofBase) : null,
+    },
+  ];
+}
+
+function checkBar(spec: CapSpec, sheet: Sheet): Finding[] {
+  if (sheet.pours.length < 2) return [];
+  const baseG = sheet.totals.baseG;
+  const massG = sheet.pours.reduce(
+    (sum, pour) =>
+      sum +
+      sumOf(
+        pour.lines.filter((line) => !line.leaves && spec.counts(line, pour.base)),
+        (line) => line.massG,
+      ),
+    0,
+  );
+  const caps = sheet.pours.map((pour) => spec.cap(pour.base));
+  const cap =
+    sheet.pours.reduce((sum, pour, index) => sum + (caps[index]?.value ?? 0) * pour.baseG, 0) / baseG;
+  const ofBase = massG / baseG;
+  if (!exceeds(ofBase, cap)) return [];
+  const assumed = caps.some((each) => each.assumed);
+  return [
+    {
+      code: spec.code,
+      severity: assumed ? 'caution' : 'stop',
+      pourIndex: null,
+      doseIndexes: [],
+      about: [...new Set(sheet.pours.map((pour) => pour.base.name))].join(', '),
+      figures: { ofBase, cap, apart: 0 },
+      assumed,
+      mend: null,
+    },
+  ];
+}

@@ -1,0 +1,22 @@
+import type { Sheet, SheetLine, SheetPour } from '../plan/sheet';
+
+/** A line with where it stands. */
+export interface PlacedLine {
+  pour: SheetPour;
+  pourIndex: number;
+  line: SheetLine;
+}
+
+/** Most checks walk the same lines of the same sheet. */
+const WALKED = new WeakMap<Sheet, readonly PlacedLine[]>();
+
+/** Every line of a sheet, pour by pour; a dose of nothing is no line. */
+export function doseLines(sheet: Sheet): readonly PlacedLine[] {
+  const known = WALKED.get(sheet);
+  if (known) return known;
+  const lines: PlacedLine[] = [];
+  for (const [pourIndex, pour] of sheet.pours.entries())
+    for (const line of pour.lines) if (line.massG > 0) lines.push({ pour, pourIndex, line });
+  WALKED.set(sheet, lines);
+  return lines;
+}

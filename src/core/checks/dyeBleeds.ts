@@ -1,0 +1,56 @@
+import { bleeds } from '../materials/defaults';
+import type { SheetLine, SheetPour } from '../plan/sheet';
+import type { Check, Finding } from './finding';
+
+/** A dye beside a pour of another colour: it moves across the line within days. */
+export const dyeBleeds: Check = {
+  code: 'dye-bleeds',
+
+  run: (sheet) =>
+    sheet.pours.flatMap((pour, pourIndex) => {
+      const others = [sheet.pours[pourIndex - 1], sheet.pours[pourIndex + 1]].filter(
+        (other): other is SheetPour => other !== undefined && !sameColour(pour, other),
+      );
+      if (others.length === 0) return [];
+      return colours(pour).flatMap(({ material, doseIndex }): Finding[] => {
+        const moves = material.kind === 'colorant' ? bleeds(material) : false;
+        if (moves === false) return [];
+        return [
+          {
+            code: dyeBleeds.code,
+            severity: moves === null ? 'note' : 'caution',
+            pourIndex,
+            doseIndexes: [doseIndex],
+            about: material.name,
+            ...(moves === null ? { materialId: material.id } : {}),
+            text: others.map(({ letter }) => letter).join(' and '),
+            figures: { unknown: moves === null ? 1 : 0 },
+            assumed: false,
+            mend: null,
+          },
+        ];
+      });
+    }),
+
+  say: ({ about, text = '', figures: { unknown = 0 } }) => ({
+    title: unknown ? `Cannot tell whether ${about} bleeds` : `${about} will bleed into pour ${text}`,
+    reason: unknown
+      ? `It lies against pour ${text} of another colour. The shelf does not know whether it stays in place.`
+      : 'Liquid dyes move into a layer of another colour. A mica or pigment stays where it is.',
+    mendLabel: null,
+  }),
+};
+
+function colours(pour: SheetPour): SheetLine[] {
+  return pour.lines.filter(({ material, massG }) => material.kind === 'colorant' && massG > 0);
+}
+
+/** The same look of base with the same colorants. */
+function sameColour(one: SheetPour, other: SheetPour): boolean {
+  const ids = (pour: SheetPour) =>
+    colours(pour)
+      .map(({ material }) => material.id)
+      .sort()
+      .join(' ');
+  return one.base.look === other.base.look && ids(one) === ids(other);
+}

@@ -1,0 +1,39 @@
+import { z } from '../zod';
+import { common, density, fraction, temperatureC, unknownOr } from './fields';
+
+export const BASE_KINDS = ['soap', 'detergent-free', 'syndet'] as const;
+export const BASE_LOOKS = ['clear', 'translucent', 'white', 'ivory', 'tinted'] as const;
+export const SWEAT_GRADES = ['standard', 'low', 'none', 'unknown'] as const;
+export const SET_SPEEDS = ['normal', 'fast', 'unknown'] as const;
+
+/** A block of ready-made soap or syndet. Caps are fractions of the base's own weight. */
+export const baseSchema = z.strictObject({
+  ...common,
+  kind: z.literal('base'),
+  baseKind: z.enum(BASE_KINDS),
+  look: z.enum(BASE_LOOKS),
+  /** What is worked into it, such as shea or goat milk. */
+  contains: z.string().max(200),
+  /** Whether grit stays where it was stirred. */
+  suspension: unknownOr(z.boolean()),
+  sweat: z.enum(SWEAT_GRADES),
+  setSpeed: z.enum(SET_SPEEDS),
+  /** Whether a few minutes in the freezer leave it dry. */
+  bearsFreezer: unknownOr(z.boolean()),
+  /** Whether a piece keeps its shape in hot soap that is poured round it. */
+  standsHeat: unknownOr(z.boolean()),
+  meltsC: temperatureC,
+  thickensC: temperatureC,
+  /** The base is spoilt when it gets hotter than this. */
+  ceilingC: temperatureC,
+  /** Hours after unmolding until it is fully hard. */
+  hardensH: unknownOr(z.number().min(0).max(1000)),
+  densityGPerMl: density,
+  fragranceCapOfBase: unknownOr(fraction),
+  oilsCapOfBase: unknownOr(fraction),
+  liquidsCapOfBase: unknownOr(fraction),
+  /** All additions together, grit apart for soap bases. */
+  additionsCapOfBase: unknownOr(fraction),
+});
+
+export type Base = z.infer<typeof baseSchema>;

@@ -1,0 +1,353 @@
+import {
+  choiceField,
+  type FieldText,
+  figureField,
+  listField,
+  nameField,
+  textField,
+  unknownField,
+  yesNoField,
+} from '../records/fieldText';
+import type { RecordField } from '../records/recordText';
+import { fail, ok } from '../result';
+import { parseNumber } from '../units/parseNumber';
+import { writeFigure } from '../units/writeQuantity';
+import type { Blend } from './blend';
+import type { Allergen } from './fragrance';
+import type { MaterialKind } from './material';
+import {
+  BASE_KIND_NAMES,
+  FORM_NAMES,
+  FRAGRANCE_KIND_NAMES,
+  LOOK_NAMES,
+  ORIGIN_NAMES,
+  ROLE_NAMES,
+  SKIN_NAMES,
+  SPEED_NAMES,
+  SWEAT_NAMES,
+} from './names';
+import type { Reading } from './reading';
+
+/** Where a field stands in a form. */
+export const FIELD_GROUPS = ['what', 'limits', 'measures', 'setting', 'label', 'stock'] as const;
+export type FieldGroup = (typeof FIELD_GROUPS)[number];
+
+/** One field of the shelf's records: its place in the record, and how it is written and read as text. */
+export interface MaterialField extends RecordField {
+  hint?: string;
+  group: FieldGroup;
+  kinds: readonly MaterialKind[];
+  /** Codes with their names, where one is chosen. */
+  names?: Record<string, string>;
+  decimal?: true;
+}
+
+const ALL: readonly MaterialKind[] = [
+  'base',
+  'fragrance',
+  'blend',
+  'colorant',
+  'additive',
+  'dispersant',
+  'packaging',
+];
+const DOSED: readonly MaterialKind[] = ['fragrance', 'colorant', 'additive', 'dispersant'];
+const IN_SOAP: readonly MaterialKind[] = ['base', ...DOSED];
+const BASE: readonly MaterialKind[] = ['base'];
+
+const percent = (least = 0) => unknownField(figureField({ unit: '%', least, most: 100 }, 0.01));
+const figure = (unit: string, least: number, most: number) =>
+  unknownField(figureField({ unit, least, most }));
+
+type Place = Pick<MaterialField, 'key' | 'label' | 'group' | 'kinds'> & Partial<MaterialField>;
+
+const figureOf = (place: Place, text: FieldText<number | null>): MaterialField => ({
+  first: '',
+  decimal: true,
+  ...place,
+  text,
+});
+const percentOf = (place: Place): MaterialField => figureOf(place, percent());
+const choiceOf = (place: Place, names: Record<string, string>, first: string): MaterialField => ({
+  ...place,
+  names,
+  first,
+  text: choiceField(names),
+});
+const yesNoOf = (place: Place): MaterialField => ({
+  ...place,
+  names: { '': 'Not known', yes: 'Yes', no: 'No' },
+  first: '',
+  text: unknownField(yesNoField),
+});
+
+const allergen: FieldText<Allergen> = {
+  write: ({ name, ofMaterial }, context) =>
+    `${name} ${figureField({ unit: '%', least: 0, most: 100 }, 0.01).write(ofMaterial, context)} %`,
+  read(text, context) {
+    const parts = /^(.+?)\s+([\d.,]+)\s*%$/.exec(text);
+    if (!parts) return fail(`“${text.slice(0, 40)}” has no share. Write name and percent: Linalool 12 %.`);
+    const ofMaterial = figureField({ unit: '%', least: 0, most: 100 }, 0.01).read(parts[2] ?? '', context);
+    return ofMaterial.success
+      ? ok({ name: (parts[1] ?? '').trim(), ofMaterial: ofMaterial.data })
+      : ofMaterial;
+  },
+};
+
+const member: FieldText<Blend['members'][number]> = {
+  write: ({ materialId, parts }, { nameOf }) => `${writeFigure(parts, 6)}x ${nameOf(materialId)}`,
+  read(text, { idOf }) {
+    const number = parseNumber(text);
+    const name = number.success ? /^\s*[x×*]?\s*(.+)$/.exec(number.data.rest)?.[1] : undefined;
+    if (!number.success || name === undefined || !(number.data.value > 0))
+      return fail(`“${text.slice(0, 40)}” is not a part. Write parts and name: 2x Lime oil; 1x Bay oil.`);
+    const materialId = idOf(name);
+    return materialId === undefined
+      ? fail(`“${name.slice(0, 40)}” is not on the shelf. Put the fragrance there first.`)
+      : ok({ materialId, parts: number.data.value });
+  },
+};
+
+const READ_OF = { drops: 'drops', mL: 'spoon', blocks: 'blocks' } as const;
+const UNIT_OF = { drops: 'drops', spoon: 'mL', blocks: 'blocks' } as const;
+
+const reading: FieldText<Reading> = {
+  write: ({ on, count, of, massG }) =>
+    `${on} ${writeFigure(count, 6)} ${UNIT_OF[of]} ${writeFigure(massG, 6)} g`,
+  read(text) {
+    const parts = /^(\d{4}-\d\d-\d\d) ([\d.]+) (drops|mL|blocks) ([\d.]+) g$/.exec(text);
+    if (!parts)
+      return fail(`“${text.slice(0, 40)}” is not a reading. Write it like: 2026-11-25 20 drops 0.94 g.`);
+    return ok({
+      on: parts[1] ?? '',
+      count: Number(parts[2]),
+      of: READ_OF[parts[3] as keyof typeof READ_OF],
+      massG: Number(parts[4]),
+    });
+  },
+};
+
+/** The readings of a bottle as text. */
+export const readingsText = listField(reading);
+
+/** All fields of all kinds, in the order of a form and of the columns of a file. */
+export const MATERIAL_FIELDS: readonly MaterialField[] = [
+  { key: 'name', label: 'Name', group: 'what', kinds: ALL, text: nameField(80), first: '' },
+  choiceOf({ key: 'baseKind', label: 'What it is', group: 'what', kinds: BASE }, BASE_KIND_NAMES, 'soap'),
+  choiceOf({ key: 'look', label: 'Look', group: 'what', kinds: BASE }, LOOK_NAMES, 'clear'),
+  choiceOf(
+    { key: 'fragranceKind', label: 'Oil', group: 'what', kinds: ['fragrance'] },
+    FRAGRANCE_KIND_NAMES,
+    'fragrance-oil',
+  ),
+  choiceOf({ key: 'form', label: 'Form', group: 'what', kinds: ['colorant'] }, FORM_NAMES, 'mica'),
+  choiceOf({ key: 'role', label: 'What it does', group: 'what', kinds: ['additive'] }, ROLE_NAMES, 'active'),
+  {
+    ...choiceOf(
+      { key: 'leaves', label: 'In the hot base', group: 'what', kinds: ['dispersant'] },
+      { yes: 'Leaves again, as alcohol does', no: 'Stays, as glycerin does' },
+      'no',
+    ),
+    text: yesNoField,
+  },
+  {
+    key: 'members',
+    label: 'Parts by weight',
+    hint: '2x Lime oil; 1x Bay oil',
+    group: 'what',
+    kinds: ['blend'],
+    text: listField(member),
+    first: '',
+  },
+  {
+    key: 'contains',
+    label: 'Worked into it',
+    hint: 'Such as shea or goat milk',
+    group: 'what',
+    kinds: BASE,
+    text: textField(200),
+    first: '',
+  },
+
+  choiceOf({ key: 'skin', label: 'On skin', group: 'limits', kinds: DOSED }, SKIN_NAMES, 'unknown'),
+  percentOf({
+    key: 'maxOfProduct',
+    label: 'Supplier’s limit',
+    unit: '% of product',
+    hint: 'Empty: not known',
+    group: 'limits',
+    kinds: DOSED,
+  }),
+  percentOf({
+    key: 'usualLeastOfBase',
+    label: 'Works from',
+    unit: '% of base',
+    group: 'limits',
+    kinds: DOSED,
+  }),
+  percentOf({
+    key: 'usualMostOfBase',
+    label: 'Overdone above',
+    unit: '% of base',
+    group: 'limits',
+    kinds: DOSED,
+  }),
+  percentOf({
+    key: 'fragranceCapOfBase',
+    label: 'Fragrance cap',
+    unit: '% of base',
+    hint: 'Empty: 3 % for soap, 2 % for syndet, as is usual',
+    group: 'limits',
+    kinds: BASE,
+  }),
+  percentOf({
+    key: 'oilsCapOfBase',
+    label: 'Cap of oils and butters',
+    unit: '% of base',
+    hint: 'Empty: 6 % for soap, 1 % for syndet',
+    group: 'limits',
+    kinds: BASE,
+  }),
+  percentOf({
+    key: 'liquidsCapOfBase',
+    label: 'Cap of liquids',
+    unit: '% of base',
+    hint: 'Empty: 3 %',
+    group: 'limits',
+    kinds: BASE,
+  }),
+  percentOf({
+    key: 'additionsCapOfBase',
+    label: 'Cap of all additions',
+    unit: '% of base',
+    hint: 'Empty: 10 % for soap, 3 % for syndet',
+    group: 'limits',
+    kinds: BASE,
+  }),
+  percentOf({
+    key: 'vanillinOfMaterial',
+    label: 'Vanillin in it',
+    unit: '%',
+    hint: '0: none. Empty: not known',
+    group: 'limits',
+    kinds: ['fragrance'],
+  }),
+  yesNoOf({ key: 'bleeds', label: 'Bleeds into its neighbour', group: 'limits', kinds: ['colorant'] }),
+  figureOf(
+    { key: 'grainMm', label: 'Largest grain', unit: 'mm', group: 'limits', kinds: ['additive'] },
+    figure('mm', 0.001, 20),
+  ),
+
+  figureOf(
+    {
+      key: 'densityGPerMl',
+      label: 'Density',
+      unit: 'g/mL',
+      hint: 'Empty: not measured, a usual figure stands in',
+      group: 'measures',
+      kinds: IN_SOAP,
+    },
+    figure('g/mL', 0.05, 5),
+  ),
+  figureOf(
+    {
+      key: 'bulkDensityGPerMl',
+      label: 'Density in the spoon',
+      unit: 'g/mL',
+      hint: 'Of a powder, loose and levelled',
+      group: 'measures',
+      kinds: ['colorant', 'additive'],
+    },
+    figure('g/mL', 0.05, 5),
+  ),
+  {
+    key: 'readings',
+    label: 'Readings',
+    group: 'measures',
+    kinds: [...DOSED, 'blend'],
+    text: readingsText,
+    first: 'none',
+  },
+
+  yesNoOf({ key: 'suspension', label: 'Holds grit where it is', group: 'setting', kinds: BASE }),
+  choiceOf({ key: 'sweat', label: 'Sweat', group: 'setting', kinds: BASE }, SWEAT_NAMES, 'unknown'),
+  choiceOf({ key: 'setSpeed', label: 'Sets', group: 'setting', kinds: BASE }, SPEED_NAMES, 'unknown'),
+  yesNoOf({ key: 'bearsFreezer', label: 'Bears minutes in the freezer', group: 'setting', kinds: BASE }),
+  yesNoOf({ key: 'standsHeat', label: 'Keeps its shape in hot soap', group: 'setting', kinds: BASE }),
+  figureOf(
+    { key: 'meltsC', label: 'Melts at', unit: '°C', group: 'setting', kinds: BASE },
+    figure('°C', 20, 120),
+  ),
+  figureOf(
+    { key: 'thickensC', label: 'Thickens at', unit: '°C', group: 'setting', kinds: BASE },
+    figure('°C', 20, 120),
+  ),
+  figureOf(
+    {
+      key: 'ceilingC',
+      label: 'Never hotter than',
+      unit: '°C',
+      hint: 'Empty: 71 °C',
+      group: 'setting',
+      kinds: BASE,
+    },
+    figure('°C', 20, 120),
+  ),
+  figureOf(
+    { key: 'hardensH', label: 'Fully hard after', unit: 'h', group: 'setting', kinds: BASE },
+    figure('h', 0, 1000),
+  ),
+
+  {
+    key: 'inci',
+    label: 'Ingredients, in the order of the pack',
+    hint: 'Parted by commas. Empty: not known',
+    group: 'label',
+    kinds: ALL.filter((kind) => kind !== 'packaging'),
+    text: unknownField(listField(nameField(120), { commas: true })),
+    first: '',
+  },
+  {
+    key: 'allergens',
+    label: 'Allergens',
+    hint: 'Linalool 12 %; Limonene 3 %. “none”: there are none. Empty: not known',
+    group: 'label',
+    kinds: ['fragrance'],
+    text: unknownField(listField(allergen)),
+    first: '',
+  },
+  {
+    key: 'origins',
+    label: 'Comes from',
+    hint: `${Object.keys(ORIGIN_NAMES).join('; ')}. “none”: none of these. Empty: not known`,
+    group: 'label',
+    kinds: ALL.filter((kind) => kind !== 'packaging'),
+    text: unknownField(listField(choiceField(ORIGIN_NAMES))),
+    first: '',
+  },
+
+  figureOf(
+    {
+      key: 'lowStock',
+      label: 'Buy more below',
+      unit: 'g',
+      hint: 'Packaging: pieces. Empty: never said',
+      group: 'stock',
+      kinds: ALL,
+    },
+    figure('g', 0, 1e6),
+  ),
+  {
+    ...choiceOf(
+      { key: 'archived', label: 'Put away', group: 'stock', kinds: ALL },
+      { no: 'On the shelf', yes: 'Put away, not offered any more' },
+      'no',
+    ),
+    text: yesNoField,
+  },
+  { key: 'note', label: 'Note', group: 'stock', kinds: ALL, text: textField(2000), first: '' },
+];
+
+export function fieldsOf(kind: MaterialKind): MaterialField[] {
+  return MATERIAL_FIELDS.filter(({ kinds }) => kinds.includes(kind));
+}

@@ -1,0 +1,24 @@
+import type { TextContext } from '../records/fieldText';
+import { type RecordTexts, readTexts, type TextFault, writeTexts } from '../records/recordText';
+import type { Result } from '../result';
+import { type Material, type MaterialKind, type NewMaterial, newMaterialSchema } from './material';
+import { fieldsOf, MATERIAL_FIELDS } from './materialFields';
+
+/** A material as text; keys that its kind does not have are left out. */
+export function writeMaterial(material: Material, context: TextContext): RecordTexts {
+  return writeTexts(fieldsOf(material.kind), { ...material }, context);
+}
+
+/** The material that texts say, without an id. Keys that its kind does not have are not looked at. */
+export function readMaterial(
+  kind: MaterialKind,
+  texts: RecordTexts,
+  context: TextContext,
+): Result<NewMaterial, TextFault[]> {
+  return readTexts(fieldsOf(kind), newMaterialSchema, { kind }, texts, context);
+}
+
+/** An empty form: what is chosen at first, and nothing known. */
+export function firstTexts(): RecordTexts {
+  return Object.fromEntries(MATERIAL_FIELDS.map(({ key, first }) => [key, first]));
+}

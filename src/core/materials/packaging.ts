@@ -1,0 +1,16 @@
+import { z } from '../zod';
+import { common } from './fields';
+
+const { id, name, note, lowStock, archived } = common;
+
+/** Wrap, boxes, labels: counted in pieces. */
+export const packagingSchema = z.strictObject({
+  id,
+  name,
+  note,
+  lowStock,
+  archived,
+  kind: z.literal('packaging'),
+});
+
+export type Packaging = z.infer<typeof packagingSchema>;

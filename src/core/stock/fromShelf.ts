@@ -1,0 +1,55 @@
+import type { Sheet } from '../plan/sheet';
+import { type Need, needOf } from './need';
+import { type LotStock, leftOf } from './stock';
+
+export type StockByMaterial = Readonly<Record<string, readonly LotStock[]>>;
+
+/**
+ * How many pieces the shelf makes, fixed doses growing along with them. Materials that were never bought are not
+ * counted by the book, and do not limit.
+ *
+ * @returns whole pieces and the name of what runs out first; pieces is Infinity when the book counts nothing of it
+ */
+export function piecesFromShelf(
+  sheet: Sheet,
+  stock: StockByMaterial,
+): { pieces: number; shortOf: string | null } {
+  let pieces = Number.POSITIVE_INFINITY;
+  let shortOf: string | null = null;
+  for (const { materialId, name, massG } of needOf(sheet)) {
+    const lots = stock[materialId];
+    if (lots === undefined) continue;
+    const enoughFor = Math.floor((Math.max(0, leftOf(lots)) / (massG / sheet.pieces)) * (1 + 1e-12));
+    if (enoughFor < pieces) {
+      pieces = enoughFor;
+      shortOf = name;
+    }
+  }
+  return { pieces, shortOf };
+}
+
+/** A material with what some work needs of it and what is there. */
+export interface Shortage extends Need {
+  leftG: number;
+  buyG: number;
+}
+
+/**
+ * What has to be bought for all of these together. A material that was never bought counts as nothing there.
+ *
+ * @param needs several works' needs, one after the other
+ * @returns everything that is needed, what is short first
+ */
+export function buyList(needs: readonly Need[], stock: StockByMaterial): Shortage[] {
+  const sums = new Map<string, Need>();
+  for (const need of needs) {
+    const massG = (sums.get(need.materialId)?.massG ?? 0) + need.massG;
+    sums.set(need.materialId, { ...need, massG });
+  }
+  return [...sums.values()]
+    .map((need) => {
+      const leftG = Math.max(0, leftOf(stock[need.materialId] ?? []));
+      return { ...need, leftG, buyG: Math.max(0, need.massG - leftG) };
+    })
+    .sort((a, b) => b.buyG - a.buyG || a.name.localeCompare(b.name));
+}

@@ -1,0 +1,80 @@
+import { z } from '../zod';
+
+/** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */
+export const ENTRY_KINDS = ['bought', 'used', 'correction', 'count'] as const;
+
+export const stockEntrySchema = z.strictObject({
+  id: z.string(),
+  lotId: z.string(),
+  at: z.iso.datetime(),
+  kind: z.enum(ENTRY_KINDS),
+  /** Grams or pieces that came; below zero, that went. */
+  change: z.number(),
+  /** The run that used it. */
+  runId: z.string().nullable(),
+  note: z.string().max(2000),
+});
+
+export type StockEntry = z.infer<typeof stockEntrySchema>;
+
+/** What is left of a lot. Amounts in grams, or pieces of packaging. */
+export interface LotStock {
+  id: string;
+  number: string;
+  left: number;
+  bestBefore: string | null;
+  /** Price of one gram or piece; null when it is not known. */
+  costPerOne: number | null;
+}
+
+/** Stock is the sum of its entries, and nothing else. */
+export function sumOfEntries(entries: readonly Pick<StockEntry, 'change'>[]): number {
+  return entries.reduce((sum, { change }) => sum + change, 0);
+}
+
+export function leftOf(lots: readonly LotStock[]): number {
+  return lots.reduce((sum, { left }) => sum + left, 0);
+}
+
+/** First expired first; a lot without a date comes after those with one, in the order it was bought. */
+export function firstExpiredFirst(lots: readonly LotStock[]): LotStock[] {
+  return [...lots].sort((a, b) => (a.bestBefore ?? '9999').localeCompare(b.bestBefore ?? '9999'));
+}
+
+/** What one lot gives to a use. */
+export interface Taking {
+  lotId: string;
+  amount: number;
+}
+
+/**
+ * Shares a use out over lots: the chosen one first, then the first to expire. What no lot has by the book was there
+ * all the same, so the last lot that is taken from gives it and is short by `beyondBook`.
+ *
+ * @param lots in the order they were bought
+ * @param amount grams or pieces that were used
+ * @param chosenId the lot that stood on the bench
+ * @returns takings that add up to `amount`; none when there are no lots
+ */
+export function takeFromLots(
+  lots: readonly LotStock[],
+  amount: number,
+  chosenId?: string,
+): { takings: Taking[]; beyondBook: Taking | null } {
+  const chosen = lots.filter(({ id }) => id === chosenId);
+  const order = [...chosen, ...firstExpiredFirst(lots.filter(({ id }) => id !== chosenId))];
+  const takings: Taking[] = [];
+  let open = amount;
+  for (const lot of order) {
+    const taken = Math.min(open, lot.left);
+    if (!(taken > 0)) continue;
+    takings.push({ lotId: lot.id, amount: taken });
+    open -= taken;
+  }
+  const last = takings.at(-1) ?? (order[0] && { lotId: order[0].id, amount: 0 });
+  if (!(open > amount * 1e-12) || last === undefined) return { takings, beyondBook: null };
+  return {
+    takings: [...takings.filter((each) => each !== last), { ...last, amount: last.amount + open }],
+    beyondBook: { lotId: last.lotId, amount: open },
+  };
+}

@@ -1,0 +1,77 @@
+import type { Run } from '../../core/run/run';
+import { usedMaterials } from '../../core/run/usedMaterials';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
+import { firstExpiredFirst, takeFromLots } from '../../core/stock/stock';
+import { type Showing, showMass } from '../../core/units/showQuantity';
+
+interface Props {
+  run: Run;
+  stock: StockByMaterial;
+  /** The lots that stood on the bench, by material. */
+  chosen: Readonly<Record<string, string>>;
+  showing: Showing;
+  onChoose(materialId: string, lotId: string): void;
+}
+
+/** What leaves the shelf with this run, and from which lots: the first to expire unless another stood there. */
+export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
+  const used = usedMaterials(run);
+  const counted = used.filter(({ materialId }) => stock[materialId] !== undefined);
+  if (counted.length === 0) return null;
+  return (
+    <section aria-labelledby="off-the-shelf">
+      <h3 id="off-the-shelf" className="text-lg font-semibold">
+        Off the shelf
+      </h3>
+      <ul className="divide-base-300 divide-y">
+        {counted.map(({ materialId, name, massG }) => {
+          const lots = stock[materialId] ?? [];
+          const { takings, beyondBook } = takeFromLots(lots, massG, chosen[materialId]);
+          const numbers = takings.map(({ lotId, amount }) => {
+            const number = lots.find(({ id }) => id === lotId)?.number;
+            return takings.length > 1 ? `${showMass(amount, showing)} of ${number}` : number;
+          });
+          return (
+            <li key={materialId} className="flex flex-wrap items-center gap-x-3">
+              <span className="min-w-40">{name}</span>
+              <strong className="min-w-24 text-right">{showMass(massG, showing)}</strong>
+              {lots.length > 1 ? (
+                <select
+                  className="select min-h-11 w-64"
+                  aria-label={`Lot of ${name}`}
+                  value={chosen[materialId] ?? takings[0]?.lotId ?? ''}
+                  onChange={({ target }) => onChoose(materialId, target.value)}
+                >
+                  {firstExpiredFirst(lots).map(({ id, number, left, bestBefore }) => (
+                    <option key={id} value={id}>
+                      {number}, {showMass(left, showing)} left{bestBefore ? `, to ${bestBefore}` : ''}
+                    </option>
+                  ))}
+                </select>
+              ) : (
+                <span className="flex min-h-11 items-center">lot {numbers.join(', ')}</span>
+              )}
+              {takings.length > 1 && <span className="quiet text-sm">{numbers.join(', ')}</span>}
+              {beyondBook && (
+                <span className="text-warning text-sm">
+                  {showMass(beyondBook.amount, showing)} more than the book says: it is put right with a
+                  correction
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {counted.length < used.length && (
+        <p className="quiet text-sm">
+          Without lots, and so not counted:{' '}
+          {used
+            .filter((each) => !counted.includes(each))
+            .map(({ name }) => name)
+            .join(', ')}
+          .
+        </p>
+      )}
+    </section>
+  );
+}

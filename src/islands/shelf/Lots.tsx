@@ -1,0 +1,211 @@
+import { ChevronRight } from 'lucide-react';
+import { useCallback, useEffect, useState } from 'react';
+import type { Material } from '../../core/materials/material';
+import { showDay, showMoment } from '../../core/showTime';
+import { costPerOne } from '../../core/stock/lot';
+import type { LotStock, StockEntry } from '../../core/stock/stock';
+import { type Showing, showMass, showMoney, showNumber } from '../../core/units/showQuantity';
+import { callApi } from '../shared/api';
+import { LotForm } from './LotForm';
+import type { LotView } from './lotView';
+import { StockForm } from './StockForm';
+
+interface Props {
+  material: Material;
+  showing: Showing;
+  currency: string;
+  onStock(lots: LotStock[]): void;
+}
+
+/** What was bought of a material and where it went. */
+export function Lots({ material, showing, currency, onStock }: Props) {
+  const [lots, setLots] = useState<LotView[] | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [adding, setAdding] = useState(false);
+  const amount = (value: number) =>
+    material.kind === 'packaging'
+      ? `${showNumber(value, 0, showing.locale)} pieces`
+      : showMass(value, showing);
+
+  const load = useCallback(async () => {
+    const answer = await callApi<LotView[]>('GET', `/api/lots?material=${encodeURIComponent(material.id)}`);
+    if (answer.success) setLots(answer.data);
+    else setProblem(answer.error.detail);
+  }, [material.id]);
+  useEffect(() => void load(), [load]);
+
+  const put = (view: LotView) => {
+    const next = [...(lots ?? []).filter(({ item }) => item.id !== view.item.id), view].sort((a, b) =>
+      a.item.boughtOn.localeCompare(b.item.boughtOn),
+    );
+    setLots(next);
+    setAdding(false);
+    onStock(
+      next.map(({ item, left }) => ({
+        id: item.id,
+        number: item.number,
+        left,
+        bestBefore: item.bestBefore,
+        costPerOne: costPerOne(item),
+      })),
+    );
+  };
+
+  return (
+    <section className="plate max-w-2xl p-4" aria-labelledby="lots-title">
+      <header className="flex items-center gap-2">
+        <h2 id="lots-title" className="mr-auto text-xl font-semibold">
+          Lots of {material.name}
+        </h2>
+        {!adding && (
+          <button type="button" className="btn btn-secondary" onClick={() => setAdding(true)}>
+            New lot
+          </button>
+        )}
+      </header>
+      {problem && (
+        <p role="alert" className="text-error">
+          {problem}
+        </p>
+      )}
+      {lots === null && !problem && (
+        <p className="quiet" role="status">
+          Looking …
+        </p>
+      )}
+      {lots?.length === 0 && !adding && (
+        <p className="quiet text-sm">
+          No lot yet, so stock is not counted. Enter what you bought, with its number and its date.
+        </p>
+      )}
+      {adding && <LotForm material={material} was={null} onSaved={put} onClose={() => setAdding(false)} />}
+      <ul>
+        {lots?.map((view) => (
+          <li key={view.item.id} className="border-base-300 border-t py-1 first:border-0">
+            <LotRow
+              view={view}
+              material={material}
+              showing={showing}
+              currency={currency}
+              amount={amount}
+              onSaved={put}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface RowProps {
+  view: LotView;
+  material: Material;
+  showing: Showing;
+  currency: string;
+  amount(value: number): string;
+  onSaved(view: LotView): void;
+}
+
+const ENTRY_NAMES: Record<StockEntry['kind'], string> = {
+  bought: 'Bought',
+  used: 'Used in a run',
+  correction: 'Correction',
+  count: 'Counted',
+};
+
+function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps) {
+  const [editing, setEditing] = useState<'label' | 'stock' | null>(null);
+  const { item, left, entries } = view;
+  const { locale } = showing;
+  const cost = costPerOne(item);
+  const save = (next: LotView) => {
+    setEditing(null);
+    onSaved(next);
+  };
+  return (
+    <details>
+      <summary className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
+        <ChevronRight size={18} className="chevron shrink-0" aria-hidden="true" />
+        <strong className="min-w-20">{item.number}</strong>
+        <span className="mr-auto">
+          {item.bestBefore ? (
+            `best before ${showDay(item.bestBefore, locale)}`
+          ) : (
+            <em className="quiet">no date</em>
+          )}
+        </span>
+        <span className="text-base font-semibold">{amount(left)}</span>
+      </summary>
+      <p className="quiet text-sm">
+        Bought {showDay(item.boughtOn, locale)}
+        {item.price !== null && `, ${showMoney(item.price, currency, locale)}`}
+        {item.discountFraction > 0 && ` less ${showNumber(item.discountFraction * 100, 1, locale, 0)} %`}
+        {cost !== null &&
+          (material.kind === 'packaging'
+            ? `: ${showMoney(cost, currency, locale)} a piece`
+            : `: ${showMoney(cost * 100, currency, locale)} / 100 g`)}
+        {item.openedOn && `; opened ${showDay(item.openedOn, locale)}`}
+        {item.note && `. ${item.note}`}
+      </p>
+      <table className="table-sm table">
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">What</th>
+            <th scope="col">Change</th>
+            <th scope="col">Left</th>
+          </tr>
+        </thead>
+        <tbody>
+          {entries.map((entry, index) => (
+            <tr key={entry.id}>
+              <td className="whitespace-nowrap">{showMoment(entry.at, locale)}</td>
+              <td>
+                {entry.runId ? (
+                  <a className="link" href={`/log/${entry.runId}`}>
+                    {ENTRY_NAMES[entry.kind]}
+                  </a>
+                ) : (
+                  ENTRY_NAMES[entry.kind]
+                )}
+                {entry.note && <span className="quiet"> · {entry.note}</span>}
+              </td>
+              <td className="text-right whitespace-nowrap">
+                {entry.change < 0 ? '−' : '+'} {amount(Math.abs(entry.change))}
+              </td>
+              <td className="text-right whitespace-nowrap">
+                {amount(entries.slice(0, index + 1).reduce((sum, { change }) => sum + change, 0))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {editing === 'label' && (
+        <LotForm material={material} was={view} onSaved={save} onClose={() => setEditing(null)} />
+      )}
+      {editing === 'stock' && (
+        <StockForm
+          view={view}
+          material={material}
+          showing={showing}
+          onSaved={save}
+          onClose={() => setEditing(null)}
+        />
+      )}
+      {editing === null && (
+        <div className="flex gap-2 py-2">
+          <button
+            type="button"
+            className="btn btn-sm btn-secondary min-h-11"
+            onClick={() => setEditing('stock')}
+          >
+            Count or correct
+          </button>
+          <button type="button" className="btn btn-sm btn-ghost min-h-11" onClick={() => setEditing('label')}>
+            Change the label
+          </button>
+        </div>
+      )}
+    </details>
+  );
+}

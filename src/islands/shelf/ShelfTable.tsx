@@ -1,0 +1,198 @@
+import {
+  createColumnHelper,
+  createPaginatedRowModel,
+  createSortedRowModel,
+  rowPaginationFeature,
+  rowSortingFeature,
+  sortFn_text,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { type KeyboardEvent, useMemo } from 'react';
+import { showDay } from '../../core/showTime';
+import { type Showing, showMass, showMoney, showNumber, showPercent } from '../../core/units/showQuantity';
+import type { ShelfRow } from './shelfRows';
+
+interface Props {
+  rows: ShelfRow[];
+  showing: Showing;
+  currency: string;
+  openId: string | null;
+  /** Beside an open form there is room for the first columns only. */
+  narrow: boolean;
+  onOpen(row: ShelfRow): void;
+}
+
+const features = tableFeatures({
+  rowSortingFeature,
+  rowPaginationFeature,
+  sortedRowModel: createSortedRowModel(),
+  paginatedRowModel: createPaginatedRowModel(),
+  sortFns: { text: sortFn_text },
+});
+const helper = createColumnHelper<typeof features, ShelfRow>();
+const columns = helper.columns([
+  helper.accessor('name', { header: 'Material', sortFn: 'text' }),
+  helper.accessor('kind', { header: 'Kind', sortFn: 'text' }),
+  helper.accessor('what', { header: 'What it is', sortFn: 'text' }),
+  helper.accessor('limit', { header: 'Limit', sortUndefined: 'last', sortDescFirst: false }),
+  helper.accessor('left', { header: 'On the shelf', sortUndefined: 'last', sortDescFirst: false }),
+  helper.accessor('bestBefore', { header: 'Best before', sortUndefined: 'last', sortDescFirst: false }),
+  helper.accessor('costPerOne', { header: 'Cost', sortUndefined: 'last', sortDescFirst: false }),
+]);
+const NARROW: ReadonlySet<string> = new Set(['name', 'what', 'left']);
+const PAGE = 100;
+
+/** The shelf as one table: sorted by a press on a heading, walked with the arrow keys, opened with Enter. */
+export function ShelfTable({ rows, showing, currency, openId, narrow, onOpen }: Props) {
+  const data = useMemo(() => rows, [rows]);
+  const table = useTable({
+    features,
+    columns,
+    data,
+    getRowId: (row) => row.stored.item.id,
+    initialState: { sorting: [], pagination: { pageIndex: 0, pageSize: PAGE } },
+  });
+  const { pageIndex } = table.state.pagination;
+  const isShown = (id: string) => !narrow || NARROW.has(id);
+
+  return (
+    <section className="plate overflow-x-auto p-3" aria-label="Materials">
+      <table className="table-sm table">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="text-base-content">
+              {group.headers
+                .filter(({ id }) => isShown(id))
+                .map(({ id, column }) => {
+                  const sorted = column.getIsSorted();
+                  return (
+                    <th
+                      key={id}
+                      scope="col"
+                      className="p-0"
+                      aria-sort={
+                        sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined
+                      }
+                    >
+                      <button
+                        type="button"
+                        className="flex min-h-11 w-full cursor-pointer items-center gap-1 px-3 font-semibold whitespace-nowrap"
+                        onClick={column.getToggleSortingHandler()}
+                      >
+                        {String(column.columnDef.header)}
+                        {sorted === 'asc' && <ArrowUp size={14} aria-hidden="true" />}
+                        {sorted === 'desc' && <ArrowDown size={14} aria-hidden="true" />}
+                      </button>
+                    </th>
+                  );
+                })}
+            </tr>
+          ))}
+        </thead>
+        <tbody onKeyDown={walk}>
+          {table.getRowModel().rows.map(({ id, original }) => (
+            <tr key={id} className={id === openId ? 'live' : ''}>
+              <th scope="row" className="p-0 font-normal">
+                <button
+                  type="button"
+                  data-row
+                  className="link link-hover min-h-11 w-full px-3 text-left font-semibold"
+                  onClick={() => onOpen(original)}
+                >
+                  {original.name}
+                  {original.stored.item.archived && <span className="quiet font-normal"> · put away</span>}
+                </button>
+              </th>
+              {isShown('kind') && <td>{original.kind}</td>}
+              <td>{original.what}</td>
+              {isShown('limit') && <td className="whitespace-nowrap">{limitText(original, showing)}</td>}
+              <td className="whitespace-nowrap">
+                <Left row={original} showing={showing} />
+              </td>
+              {isShown('bestBefore') && (
+                <td className="whitespace-nowrap">
+                  {original.bestBefore ? (
+                    showDay(original.bestBefore, showing.locale)
+                  ) : original.left === undefined ? (
+                    '–'
+                  ) : (
+                    <Unknown />
+                  )}
+                </td>
+              )}
+              {isShown('costPerOne') && (
+                <td className="whitespace-nowrap">{costText(original, showing, currency)}</td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {rows.length > PAGE && (
+        <div className="flex items-center gap-3 pt-2 text-sm">
+          <button
+            type="button"
+            className="btn btn-secondary"
+            disabled={!table.getCanPreviousPage()}
+            onClick={() => table.previousPage()}
+          >
+            Back
+          </button>
+          <span>
+            {pageIndex * PAGE + 1} to {Math.min(rows.length, (pageIndex + 1) * PAGE)} of {rows.length}
+          </span>
+          <button
+            type="button"
+            className="btn btn-secondary"
+            disabled={!table.getCanNextPage()}
+            onClick={() => table.nextPage()}
+          >
+            On
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Arrow keys move from row to row. */
+function walk(event: KeyboardEvent<HTMLElement>) {
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  if (step === 0) return;
+  const rows = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-row]')];
+  const next = rows[rows.indexOf(document.activeElement as HTMLElement) + step];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+}
+
+function Unknown() {
+  return <span className="quiet italic">not known</span>;
+}
+
+function limitText({ stored: { item }, limit }: ShelfRow, { locale }: Showing) {
+  if (item.kind === 'blend') return <span className="quiet">of its parts</span>;
+  if (item.kind === 'packaging') return '–';
+  if (limit === undefined) return <Unknown />;
+  return `${showPercent(limit, locale)} of ${item.kind === 'base' ? 'base' : 'product'}`;
+}
+
+function Left({ row, showing }: { row: ShelfRow; showing: Showing }) {
+  const { left, isLow, stored } = row;
+  if (left === undefined) return <span className="quiet italic">no lot yet</span>;
+  const amount =
+    stored.item.kind === 'packaging'
+      ? `${showNumber(left, 0, showing.locale)} pieces`
+      : showMass(left, showing);
+  return isLow ? <strong className="text-warning">{amount}, low</strong> : amount;
+}
+
+/** Cost of 100 g, or of a piece. */
+function costText({ costPerOne, left, stored }: ShelfRow, showing: Showing, currency: string) {
+  if (left === undefined) return '–';
+  if (costPerOne === undefined) return <Unknown />;
+  return stored.item.kind === 'packaging'
+    ? `${showMoney(costPerOne, currency, showing.locale)} a piece`
+    : `${showMoney(costPerOne * 100, currency, showing.locale)} / 100 g`;
+}

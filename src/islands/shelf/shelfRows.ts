@@ -1,0 +1,81 @@
+import type { Material } from '../../core/materials/material';
+import {
+  FORM_NAMES,
+  FRAGRANCE_KIND_NAMES,
+  KIND_NAMES,
+  LOOK_NAMES,
+  ROLE_NAMES,
+} from '../../core/materials/names';
+import { firstExpiredFirst, type LotStock, leftOf } from '../../core/stock/stock';
+import type { StoredItem } from '../shared/useRecords';
+
+export type Stock = Readonly<Record<string, readonly LotStock[]>>;
+
+/** A material as a row of the shelf's table. */
+export interface ShelfRow {
+  stored: StoredItem<Material>;
+  name: string;
+  kind: string;
+  what: string;
+  /** The limit that is looked up most: a base's fragrance cap, of base; of others the supplier's, of product. */
+  limit: number | undefined;
+  /** Grams or pieces on the shelf; undefined when no lot was ever bought. */
+  left: number | undefined;
+  isLow: boolean;
+  /** The date of the lot that comes next, ISO 8601. */
+  bestBefore: string | undefined;
+  /** Price of a gram or piece of the newest lot that has one. */
+  costPerOne: number | undefined;
+}
+
+export function shelfRow(stored: StoredItem<Material>, stock: Stock): ShelfRow {
+  const { item } = stored;
+  const lots = stock[item.id];
+  const left = lots && leftOf(lots);
+  const open = firstExpiredFirst((lots ?? []).filter((lot) => lot.left > 0));
+  return {
+    stored,
+    name: item.name,
+    kind: KIND_NAMES[item.kind],
+    what: whatItIs(item),
+    limit: limitOf(item) ?? undefined,
+    left,
+    isLow: item.lowStock !== null && left !== undefined && left < item.lowStock,
+    bestBefore: open[0]?.bestBefore ?? undefined,
+    costPerOne: lots?.findLast(({ costPerOne }) => costPerOne !== null)?.costPerOne ?? undefined,
+  };
+}
+
+function whatItIs(item: Material): string {
+  switch (item.kind) {
+    case 'base':
+      return `${LOOK_NAMES[item.look]}${item.baseKind === 'syndet' ? ', syndet' : ''}`;
+    case 'fragrance':
+      return FRAGRANCE_KIND_NAMES[item.fragranceKind];
+    case 'blend':
+      return `${item.members.length} parts`;
+    case 'colorant':
+      return FORM_NAMES[item.form];
+    case 'additive':
+      return ROLE_NAMES[item.role];
+    case 'dispersant':
+      return item.leaves ? 'Leaves again' : 'Stays';
+    case 'packaging':
+      return '';
+  }
+}
+
+function limitOf(item: Material): number | null {
+  if (item.kind === 'base') return item.fragranceCapOfBase;
+  return item.kind === 'blend' || item.kind === 'packaging' ? null : item.maxOfProduct;
+}
+
+/** Rows that have every word of a search in their name, note or ingredients. */
+export function searched(rows: readonly ShelfRow[], search: string): ShelfRow[] {
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  return rows.filter(({ stored: { item }, what, kind }) => {
+    const inci = item.kind === 'packaging' ? [] : (item.inci ?? []);
+    const text = [item.name, item.note, kind, what, ...inci].join(' ').toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}

@@ -1,0 +1,45 @@
+import { CSV_LIMITS } from '../../../formats/csv';
+import { CSV_CONTENTS, type CsvContent } from '../../../formats/shelfCsv';
+import { endpoint, problemOf } from '../../../server/endpoint';
+import { invalidField, Problem } from '../../../server/problem';
+import { readBytes } from '../../../server/readJson';
+import { importCsv, shelfCsv } from '../../../server/shelfCsv';
+import { workshop } from '../../../server/workshop';
+
+/** The materials or the lots as a CSV file; `?style=semicolon` for spreadsheets with a decimal comma. */
+export const GET = ({ url }: { url: URL }) => {
+  try {
+    const of = contentOf(url);
+    const semicolon = url.searchParams.get('style') === 'semicolon';
+    const style = semicolon
+      ? ({ delimiter: ';', decimal: ',' } as const)
+      : ({ delimiter: ',', decimal: '.' } as const);
+    // A byte order mark tells spreadsheets that this is UTF-8.
+    return new Response(`\uFEFF${shelfCsv(workshop(), of, style)}`, {
+      headers: {
+        'content-type': 'text/csv; charset=utf-8; header=present',
+        'content-disposition': `attachment; filename="${of}.csv"`,
+        'cache-control': 'no-store',
+      },
+    });
+  } catch (error) {
+    return problemOf(error).toResponse();
+  }
+};
+
+/** Takes a CSV file in: all of its rows, or with `?rows=good` those that can be read. */
+export const POST = endpoint(async ({ request, url }) => {
+  if (!/^text\/csv\b/i.test(request.headers.get('content-type') ?? ''))
+    throw new Problem(415, 'not-csv', 'Send the body as text/csv.');
+  const bytes = await readBytes(request, CSV_LIMITS.bytes);
+  return {
+    status: 201,
+    body: importCsv(workshop(), contentOf(url), bytes, url.searchParams.get('rows') === 'good'),
+  };
+});
+
+function contentOf(url: URL): CsvContent {
+  const of = CSV_CONTENTS.find((each) => each === url.searchParams.get('of'));
+  if (of === undefined) throw invalidField('of', `must be one of: ${CSV_CONTENTS.join(', ')}`);
+  return of;
+}

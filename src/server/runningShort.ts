@@ -1,0 +1,60 @@
+import { runState } from '../core/run/runState';
+import { buyList } from '../core/stock/fromShelf';
+import { type Need, needOf } from '../core/stock/need';
+import { leftOf } from '../core/stock/stock';
+import type { PlanView } from './views';
+import type { Workshop } from './workshop';
+
+/** A material that is low, or short for something ahead. Grams, or pieces of packaging. */
+export interface RunningShort {
+  materialId: string;
+  name: string;
+  isPackaging: boolean;
+  left: number;
+  /** null when no line was drawn. */
+  lowStock: number | null;
+  shortFor: { name: string; href: string; short: number }[];
+}
+
+/** What runs short for the runs on the bench, for one making of each plan, or by its own low line. */
+export function runningShort(
+  { materials, lots, runs }: Workshop,
+  views: readonly PlanView[],
+): RunningShort[] {
+  const stock = lots.stock();
+  const short = new Map<string, RunningShort['shortFor']>();
+  const look = (needs: Need[], name: string, href: string) => {
+    for (const { materialId, buyG } of buyList(needs, stock)) {
+      // What was never bought is not counted by the book.
+      if (!(buyG > 1e-6) || stock[materialId] === undefined) continue;
+      short.set(materialId, [...(short.get(materialId) ?? []), { name, href, short: buyG }]);
+    }
+  };
+  for (const run of runs.open()) {
+    const open = runState(run).steps.flatMap((step): Need[] => {
+      const pour = run.sheet.pours[step.pourIndex];
+      if (!pour || step.doneAt !== null || step.targetG === null) return [];
+      const material = step.kind === 'weigh-dose' ? pour.lines[step.lineIndex]?.material : pour.base;
+      return material ? [{ materialId: material.id, name: material.name, massG: step.targetG }] : [];
+    });
+    look(open, `${run.sheet.planName}, on the bench`, `/bench/${run.id}`);
+  }
+  for (const { stored, sheet } of views)
+    if (sheet) look(needOf(sheet), stored.plan.name, `/plans/${stored.id}`);
+
+  return materials
+    .all()
+    .filter(({ item }) => !item.archived)
+    .map(({ item }): RunningShort => {
+      const { id, name, kind, lowStock } = item;
+      return {
+        materialId: id,
+        name,
+        isPackaging: kind === 'packaging',
+        left: leftOf(stock[id] ?? []),
+        lowStock: stock[id] === undefined ? null : lowStock,
+        shortFor: short.get(id) ?? [],
+      };
+    })
+    .filter(({ left, lowStock, shortFor }) => shortFor.length > 0 || (lowStock !== null && left < lowStock));
+}

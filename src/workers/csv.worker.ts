@@ -1,0 +1,40 @@
+import { type CsvTable, csvText, readCsv } from '../formats/csv';
+import { judgeRows, usualMapping } from '../formats/shelfCsv';
+import type { CsvAnswer, CsvRequest } from './csvProtocol';
+
+/** Reads a CSV file and judges its rows beside the page, so that the page never waits. */
+let table: CsvTable | undefined;
+const EVERY = 200;
+
+const answer = (message: CsvAnswer) => postMessage(message);
+
+self.onmessage = ({ data }: MessageEvent<CsvRequest>) => {
+  if (data.ask === 'read') {
+    const text = csvText(data.bytes);
+    if (!text.success) return answer({ is: 'fault', reason: text.error.reason });
+    const read = readCsv(text.data);
+    if (!read.success) return answer({ is: 'fault', reason: read.error.reason });
+    table = read.data;
+    const { header, rows } = table;
+    return answer({
+      is: 'read',
+      header,
+      sample: rows.slice(0, 3),
+      rowCount: rows.length,
+      mapping: usualMapping(data.of, header),
+    });
+  }
+  if (!table) return;
+  const of = table.rows.length;
+  const rows = judgeRows(
+    data.of,
+    table,
+    data.mapping,
+    data.shelf,
+    () => crypto.randomUUID(),
+    (done) => {
+      if (done % EVERY === 0) answer({ is: 'progress', done, of });
+    },
+  );
+  answer({ is: 'judged', rows });
+};

@@ -1,0 +1,182 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import fc from 'fast-check';
+import type { RunEvent } from '../../src/core/run/run';
+import { runState } from '../../src/core/run/runState';
+import { leftOf, sumOfEntries } from '../../src/core/stock/stock';
+import { deleteMaterial } from '../../src/server/materials';
+import { Problem } from '../../src/server/problem';
+import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { addLot, editStock, findLot, lotsOf, saveLot } from '../../src/server/stock';
+import type { Workshop } from '../../src/server/workshop';
+import { fragrance, isClose, planFile } from '../support/planFiles';
+import { problemFrom, workshopWith } from '../support/workshops';
+
+const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
+
+function lot(number: string, amount: number, bestBefore: string | null = null, materialId = 'scent-1') {
+  return {
+    materialId,
+    number,
+    boughtOn: '2026-01-01',
+    price: 10,
+    discountFraction: 0,
+    amount,
+    bestBefore,
+    openedOn: null,
+    note: '',
+  };
+}
+
+/** Makes the plan, every weighing as it is aimed at. */
+function make(workshop: Workshop, planId: string, finish: Partial<RunEvent & { type: 'finished' }> = {}) {
+  const { id } = startRun(workshop, crypto.randomUUID(), planId);
+  for (const step of runState(findRun(workshop, id)).steps) {
+    const event: RunEvent =
+      step.targetG === null
+        ? { type: 'done', stepId: step.id }
+        : { type: 'weighed', stepId: step.id, massG: step.targetG };
+    recordEvent(workshop, id, crypto.randomUUID(), event);
+  }
+  recordEvent(workshop, id, crypto.randomUUID(), {
+    type: 'finished',
+    verdict: 'good',
+    goodPieces: 6,
+    note: '',
+    ...finish,
+  });
+  return findRun(workshop, id);
+}
+
+test('a finished run takes what was weighed, first expired first, and each line says which run', () => {
+  const { workshop, stored } = workshopWith(file);
+  const late = addLot(workshop, lot('late', 100, '2028-01-01'));
+  const soon = addLot(workshop, lot('soon', 5, '2027-01-01'));
+  const run = make(workshop, stored.id);
+  const usedG = run.sheet.pours[0]?.lines[0]?.massG ?? 0;
+  assert.ok(usedG > 5);
+  assert.equal(findLot(workshop, soon.item.id).left, 0);
+  assert.ok(isClose(findLot(workshop, late.item.id).left, 105 - usedG));
+  assert.deepEqual(
+    workshop.lots.entriesOfRun(run.id).map(({ kind, lotId }) => [kind, lotId]),
+    [
+      ['used', soon.item.id],
+      ['used', late.item.id],
+    ],
+  );
+  // The base was never bought here, so the book does not count it.
+  assert.deepEqual(lotsOf(workshop, 'base-1'), []);
+});
+
+test('the lot that stood on the bench gives first, and one of another material is refused with nothing taken', () => {
+  const { workshop, stored } = workshopWith(file);
+  const late = addLot(workshop, lot('late', 100, '2028-01-01'));
+  const soon = addLot(workshop, lot('soon', 100, '2027-01-01'));
+  const base = addLot(workshop, lot('block', 5000, null, 'base-1'));
+  make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: late.item.id }] });
+  assert.equal(findLot(workshop, soon.item.id).left, 100);
+  const before = workshop.lots.stock();
+  const wrong = problemFrom(() =>
+    make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: base.item.id }] }),
+  );
+  assert.equal(wrong.status, 422);
+  assert.deepEqual(workshop.lots.stock(), before);
+  assert.equal(workshop.runs.open().length, 1);
+});
+
+test('what was there beyond the book is put right by a correction, never below zero', () => {
+  const { workshop, stored } = workshopWith(file);
+  const little = addLot(workshop, lot('little', 2));
+  make(workshop, stored.id);
+  const { left, entries } = findLot(workshop, little.item.id);
+  assert.ok(Math.abs(left) < 1e-9);
+  assert.deepEqual(
+    entries.map(({ kind }) => kind),
+    ['bought', 'correction', 'used'],
+  );
+});
+
+test('an entry or a finish that is sent twice counts once', () => {
+  const { workshop, stored } = workshopWith(file);
+  const { item } = addLot(workshop, lot('one', 100));
+  const entry = crypto.randomUUID();
+  for (let times = 0; times < 2; times++)
+    editStock(workshop, item.id, entry, { kind: 'correction', change: -10, note: 'spilt' });
+  assert.equal(findLot(workshop, item.id).left, 90);
+  const run = make(workshop, stored.id);
+  const { left } = findLot(workshop, item.id);
+  const finish: RunEvent = { type: 'finished', verdict: 'good', goodPieces: 6, note: '' };
+  assert.equal(
+    problemFrom(() => recordEvent(workshop, run.id, crypto.randomUUID(), finish)).code,
+    'run-has-ended',
+  );
+  assert.equal(findLot(workshop, item.id).left, left);
+});
+
+test('no order of edits makes stock disagree with its entries', () => {
+  const amount = fc.integer({ min: 1, max: 5000 }).map((tenths) => tenths / 10);
+  const edit = fc.oneof(
+    fc.record({ do: fc.constant('correct' as const), change: fc.integer({ min: -3000, max: 3000 }) }),
+    fc.record({ do: fc.constant('count' as const), counted: amount }),
+    fc.record({ do: fc.constant('relabel' as const), amount }),
+    fc.record({ do: fc.constant('run' as const), chosen: fc.boolean() }),
+    fc.record({ do: fc.constant('buy' as const), amount }),
+  );
+  fc.assert(
+    fc.property(fc.array(edit, { maxLength: 10 }), (edits) => {
+      const { workshop, stored } = workshopWith(file);
+      const ids = [addLot(workshop, lot('first', 60, '2027-01-01')).item.id];
+      for (const each of edits) {
+        const id = ids[0] ?? '';
+        try {
+          if (each.do === 'buy') ids.push(addLot(workshop, lot(`lot ${ids.length}`, each.amount)).item.id);
+          if (each.do === 'count')
+            editStock(workshop, id, crypto.randomUUID(), { kind: 'count', counted: each.counted, note: '' });
+          if (each.do === 'correct')
+            editStock(workshop, id, crypto.randomUUID(), {
+              kind: 'correction',
+              change: each.change,
+              note: '',
+            });
+          if (each.do === 'relabel') {
+            const { item, revision } = findLot(workshop, id);
+            saveLot(workshop, { ...item, amount: each.amount }, revision);
+          }
+          if (each.do === 'run')
+            make(
+              workshop,
+              stored.id,
+              each.chosen ? { lots: [{ materialId: 'scent-1', lotId: ids.at(-1) ?? id }] } : {},
+            );
+        } catch (error) {
+          // An edit that takes more than is left is refused, and changes nothing.
+          assert.ok(error instanceof Problem && error.status === 422);
+        }
+        const stock = workshop.lots.stock()['scent-1'] ?? [];
+        const views = lotsOf(workshop, 'scent-1');
+        assert.equal(stock.length, views.length);
+        assert.ok(
+          isClose(
+            leftOf(stock),
+            views.reduce((sum, { entries }) => sum + sumOfEntries(entries), 0),
+            1e-9,
+          ) || Math.abs(leftOf(stock)) < 1e-9,
+        );
+        for (const { left } of views) assert.ok(left > -1e-6, `${left} is below nothing`);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('stock entries are never changed, and used materials can only be put away', () => {
+  const { workshop } = workshopWith(file);
+  addLot(workshop, lot('one', 10));
+  assert.throws(() => workshop.db.exec('UPDATE stock_entries SET change = 0'), /never changed/);
+  assert.throws(() => workshop.db.exec('DELETE FROM stock_entries'), /never deleted/);
+  assert.equal(problemFrom(() => deleteMaterial(workshop, 'scent-1')).code, 'in-use');
+  assert.equal(problemFrom(() => deleteMaterial(workshop, 'base-1')).code, 'in-use');
+  workshop.materials.insert({ ...fragrance(), id: 'unused' }, '2026-01-01');
+  deleteMaterial(workshop, 'unused');
+  assert.equal(workshop.materials.find('unused'), undefined);
+});
