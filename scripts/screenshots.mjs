@@ -21,6 +21,15 @@ const planNamed = (/** @type {string} */ start) =>
 const [{ id: run }] = await json('/api/runs');
 const { runId: logged } = (await json('/api/log')).at(-1);
 
+const SAMPLE_CSV = [
+  'kind;name;density;supplier’s limit;on skin',
+  'fragrance;Tarred Twine;0,97;2,5;released',
+  'fragrance;Bay & Rope;0,94;2,6;released',
+  'fragrance;Wet Slate;half;3;released',
+  'spoon;Ladle;;;',
+  'base;Fog Bank;1,05;;',
+].join('\n');
+
 /** @type {[name: string, path: string, before?: (page: import('@playwright/test').Page) => Promise<void>][]} */
 const VIEWS = [
   ['today', '/'],
@@ -43,7 +52,29 @@ const VIEWS = [
     },
   ],
   ['molds', '/molds', async (page) => page.getByRole('button', { name: /Guest pebbles/ }).click()],
-  ['shelf', '/shelf', async (page) => page.getByRole('button', { name: 'Quay Blue liquid' }).click()],
+  ['shelf', '/shelf'],
+  [
+    'lots',
+    '/shelf?material=bay-rope&side=lots',
+    async (page) => page.locator('summary').filter({ hasText: 'B7-12' }).click(),
+  ],
+  [
+    'csv-import',
+    '/shelf',
+    async (page) => {
+      await page.getByRole('button', { name: 'Bring in a CSV file' }).click();
+      await page
+        .getByLabel('File', { exact: true })
+        .setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from(SAMPLE_CSV) });
+      await page.getByRole('button', { name: 'Look at the rows' }).click();
+      await page.getByRole('row', { name: /Ladle/ }).waitFor();
+    },
+  ],
+  ['house-rules', '/house-rules'],
+  [
+    'what-to-buy',
+    `/plans/buy?plan=${planNamed('Tinsmith')}&pieces-${planNamed('Tinsmith')}=24&plan=${planNamed('Ropewalk')}&plan=${planNamed('Nettle')}`,
+  ],
   ['logbook', '/log'],
   ['logbook-run', `/log/${logged}`],
 ];

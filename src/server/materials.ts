@@ -6,7 +6,7 @@ import type { Workshop } from './workshop';
 export function materialsInUse({ materials, plans, lots }: Workshop): Set<string> {
   const byId = new Map(materials.all().map(({ item }) => [item.id, item]));
   const used = new Set<string>();
-  for (const plan of plans.everyVersion()) for (const id of namedMaterials(plan, byId)) used.add(id);
+  for (const plan of plans.everyVersion()) for (const id of namedMaterials(plan, byId).keys()) used.add(id);
   for (const { item } of lots.all()) used.add(item.materialId);
   for (const item of byId.values())
     if (item.kind === 'blend') for (const { materialId } of item.members) used.add(materialId);

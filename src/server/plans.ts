@@ -30,10 +30,8 @@ export function planFileOf({ molds, materials }: Workshop, plan: Plan): PlanFile
   const mold = molds.find(plan.moldId)?.item;
   if (!mold)
     throw invalidField('plan.moldId', `names the mold “${plan.moldId}”, which is not in the mold book`);
-  const shelf = new Map(materials.all().map(({ item }) => [item.id, item]));
-  const found = [...namedMaterials(plan, shelf)]
-    .map((id) => shelf.get(id))
-    .filter((material): material is Material => material !== undefined);
+  const named = namedMaterials(plan, { get: (id) => materials.find(id)?.item });
+  const found = [...named.values()].filter((material): material is Material => material !== null);
   const file = planFileSchema.safeParse(
     { format: PLAN_FILE_FORMAT, version: PLAN_FILE_VERSION, plan, mold, materials: found },
     { reportInput: true },

@@ -15,7 +15,11 @@ async function looksRight(page: Page) {
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser, request }) => {
     test.setTimeout(180_000);
-    const context = await browser.newContext({ colorScheme, viewport: { width: 1280, height: 800 } });
+    const context = await browser.newContext({
+      colorScheme,
+      reducedMotion: 'reduce',
+      viewport: { width: 1280, height: 800 },
+    });
     const page = await context.newPage();
     const problems: string[] = [];
     page.on('pageerror', (error) => problems.push(error.message));

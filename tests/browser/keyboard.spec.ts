@@ -6,6 +6,8 @@ async function tabTo(page: import('@playwright/test').Page, name: RegExp) {
     await page.keyboard.press('Tab');
     const here = await page.evaluate(() => {
       const at = document.activeElement as HTMLElement | null;
+      // Past the last field the focus is on the page itself, which holds every text.
+      if (at === document.body) return '';
       const labels = (at as HTMLInputElement | null)?.labels;
       return (
         [at?.getAttribute('aria-label'), labels?.[0]?.textContent, at?.textContent].find((text) => text) ?? ''

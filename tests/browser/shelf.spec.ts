@@ -228,6 +228,8 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await page.goto('/house-rules');
   await page.getByLabel('Double boiler').check();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByLabel('Largest grain of grit').fill('');
+  await page.getByLabel('Largest grain of grit').pressSequentially('1.25', { delay: 5 });
   await page.getByLabel('Stays in the jug, of a new plan').fill('½');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.getByLabel('Stays in the jug, of a new plan').fill('-1');
@@ -242,6 +244,7 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await expect(page.getByText('bears 453.592 g')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Double boiler')).toBeChecked();
+  await expect(page.getByLabel('Largest grain of grit')).toHaveValue('1.25');
   await expect(page.getByLabel('Stays in the jug, of a new plan')).toHaveValue('0.5');
   await page.getByRole('button', { name: 'Take out Letter scale' }).click();
   await page.getByLabel('Stays in the jug, of a new plan').fill('3');

@@ -4,12 +4,16 @@ import type { AstroCookies } from 'astro';
 import { preferencesOf } from '../../src/server/preferences';
 import { isTrustedHost, isTrustedOrigin } from '../../src/server/trustedHosts.mjs';
 
-function asked(language: string | null, cookies: Record<string, string> = {}) {
+function asked(
+  language: string | null,
+  cookies: Record<string, string> = {},
+  house: 'metric' | 'us' = 'metric',
+) {
   const request = new Request('http://127.0.0.1/', {
     headers: language === null ? {} : { 'accept-language': language },
   });
   const jar = { get: (name: string) => (name in cookies ? { value: cookies[name] } : undefined) };
-  return preferencesOf(request, jar as AstroCookies);
+  return preferencesOf(request, jar as AstroCookies, () => house);
 }
 
 test('the locale follows the browser, and nonsense falls back', () => {
@@ -17,6 +21,11 @@ test('the locale follows the browser, and nonsense falls back', () => {
   for (const nonsense of [null, '', '*', 'x', '<script>', 'de-AT-;;;', 'q'.repeat(500)]) {
     assert.equal(asked(nonsense).showing.locale, 'en-GB', String(nonsense));
   }
+});
+
+test('a browser that chose nothing shows the units of the house', () => {
+  assert.equal(asked('en', {}, 'us').showing.system, 'us');
+  assert.equal(asked('en', { units: 'metric' }, 'us').showing.system, 'metric');
 });
 
 test('units and theme come from what was chosen, and only from what exists', () => {

@@ -146,13 +146,16 @@ export function retyped({ materialId, wetIn }: Dose, text: string): Dose {
   return dose(materialId, text, wetIn);
 }
 
-/** Ids of everything a plan names besides its mold; members of blends are added from `materials`. */
-export function namedMaterials(plan: Plan, materials: ReadonlyMap<string, Material>): Set<string> {
-  const named = new Set<string>();
+/** Everything a plan names besides its mold, with the members of its blends; null for an id that is not known. */
+export function namedMaterials(
+  plan: Plan,
+  materials: { get(id: string): Material | undefined },
+): Map<string, Material | null> {
+  const named = new Map<string, Material | null>();
   const add = (id: string) => {
     if (named.has(id)) return;
-    named.add(id);
     const material = materials.get(id);
+    named.set(id, material ?? null);
     if (material?.kind === 'blend') for (const member of material.members) add(member.materialId);
   };
   for (const pour of plan.pours) {

@@ -36,6 +36,16 @@ test('and refuses the rest with a reason', () => {
   assert.equal(figure('2,5', pieces), 'not-whole');
 });
 
+test('a field of millilitres or grams takes any volume or weight, and never one for the other', () => {
+  const millilitres: FigureRule = { unit: 'mL', least: 0.5, most: 50_000 };
+  const grams: FigureRule = { unit: 'g', least: 0, most: 1e6 };
+  assert.equal(figure('4 fl oz', millilitres), 4 * 29.5735295625);
+  assert.equal(figure('½ L', millilitres), 500);
+  assert.equal(figure('4 oz', millilitres), 'not-only-a-number');
+  assert.equal(figure('1 lb', grams), 453.59237);
+  assert.equal(figure('10 fl oz', grams), 'not-only-a-number');
+});
+
 test('no text makes a field throw', () => {
   fc.assert(
     fc.property(fc.string({ unit: 'binary' }), (text) => {

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import { type NumberFault, parseNumber } from './parseNumber';
+import { parseQuantity } from './parseQuantity';
 
 /** What a field that has its unit printed beside it takes: a bare number within bounds. */
 export interface FigureRule {
@@ -20,7 +21,8 @@ export type FigureFault =
   | { code: 'too-large' };
 
 /**
- * Reads the number of a field, in the field's own unit: `95`, `95 %`, `2,5`, `½`. Never throws.
+ * Reads the number of a field, in the field's own unit: `95`, `95 %`, `2,5`, `½`. A field of grams or millilitres takes
+ * any weight or volume: `1 lb`, `4 fl oz`. Never throws.
  *
  * @example parseFigure('2,5 mm', { unit: 'mm', least: 1, most: 200 }) // { success: true, data: 2.5 }
  */
@@ -31,13 +33,25 @@ export function parseFigure(text: string, rule: FigureRule): Result<number, Figu
   const number = parseNumber(typed.slice(0, 400));
   if (!number.success) return number;
   const rest = number.data.rest.trim();
-  if (rest !== '' && rest.toLowerCase() !== rule.unit.toLowerCase())
-    return fail({ code: 'not-only-a-number', rest });
-  const { value } = number.data;
+  const isOwn = rest === '' || rest.toLowerCase() === rule.unit.toLowerCase();
+  const value = isOwn ? number.data.value : inUnit(typed, rule.unit);
+  if (value === null) return fail({ code: 'not-only-a-number', rest });
   if (rule.whole && !Number.isInteger(value)) return fail({ code: 'not-whole', value });
   if (!(value >= rule.least)) return fail({ code: 'too-small' });
   if (!(value <= rule.most)) return fail({ code: 'too-large' });
   return ok(value);
+}
+
+/** What was typed in another unit of the same kind; null when it is of another kind, or not understood. */
+function inUnit(typed: string, unit: string): number | null {
+  if (unit !== 'g' && unit !== 'mL') return null;
+  const parsed = parseQuantity(typed, [unit === 'g' ? 'mass' : 'volume']);
+  if (!parsed.success) return null;
+  return parsed.data.kind === 'mass'
+    ? parsed.data.massG
+    : parsed.data.kind === 'volume'
+      ? parsed.data.volumeMl
+      : null;
 }
 
 /** What was wrong and what to write, in one sentence. */

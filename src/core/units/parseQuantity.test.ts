@@ -3,7 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { explainQuantityFault, parseQuantity } from './parseQuantity';
 import { UNITS } from './units';
-import { writeQuantity } from './writeQuantity';
+import { writeFigure, writeQuantity } from './writeQuantity';
 
 const read = (text: string) => {
   const parsed = parseQuantity(text);
@@ -118,6 +118,20 @@ test('reads rates: per weight of base, and per piece', () => {
   assert.deepEqual(read('2 g per bar'), { kind: 'perPiece', amount: { kind: 'mass', massG: 2 } });
 });
 
+test('reads amounts and rates as they are spoken', () => {
+  const same: [string, string][] = [
+    ['¼ of the block', '¼ block'],
+    ['½ a block', '½ block'],
+    ['½ tsp a pound', '½ tsp/lb'],
+    ['6 drops a piece', '6 drops/piece'],
+    ['23 drops of each', '23 drops'],
+    ['1 oz an lb', '1 oz/lb'],
+  ];
+  for (const [spoken, written] of same) assert.deepEqual(read(spoken), read(written), spoken);
+  assert.equal(read('½ a'), 'unknown-unit');
+  assert.equal(read('6 drops a'), 'unknown-unit');
+});
+
 test('reads relations to another dose', () => {
   assert.deepEqual(read('= fragrance'), { kind: 'times', factor: 1, of: 'fragrance' });
   assert.deepEqual(read('=the fragrance'), { kind: 'times', factor: 1, of: 'fragrance' });
@@ -167,5 +181,19 @@ test('parse and write undo each other for rates and relations too', () => {
       assert.equal(writeQuantity(parsed.data), writeQuantity(value));
     }),
     { numRuns: 500 },
+  );
+});
+
+test('parse undoes format in every unit', () => {
+  const size = (quantity: object) =>
+    Object.values(quantity).find((each) => typeof each === 'number') as number;
+  fc.assert(
+    fc.property(fc.constantFrom(...UNITS), fc.integer({ min: 1, max: 99_999 }), (unit, thousandths) => {
+      const value = thousandths / 1000;
+      const one = parseQuantity(`1 ${unit.symbol}`);
+      const parsed = parseQuantity(`${writeFigure(value, 6)} ${unit.symbol}`);
+      assert.ok(one.success && (parsed.success || value > 100));
+      if (parsed.success) assert.ok(Math.abs(size(parsed.data) / size(one.data) / value - 1) < 1e-12);
+    }),
   );
 });

@@ -41,9 +41,9 @@ type Read = Result<Quantity, QuantityFault>;
 /**
  * Reads a quantity as a crafter types it.
  *
- * - an amount: `6 g`, `0.27 oz`, `1 1/2 tsp`, `2,5 mL`, `12 drops`, `¼ block`
+ * - an amount: `6 g`, `0.27 oz`, `1 1/2 tsp`, `2,5 mL`, `12 drops`, `¼ block`, `¼ of the block`
  * - a share of the base: `2 %`, `8 g/100 g`
- * - a rate: `½ tsp/lb`, `20 mL per kg`, `40 drops/lb`, `6 drops/piece`
+ * - a rate: `½ tsp/lb`, `20 mL per kg`, `½ tsp a pound`, `40 drops/lb`, `6 drops/piece`
  * - a relation to another dose of the same pour, by weight: `= fragrance`, `2x honey`
  *
  * @param text what was typed
@@ -56,7 +56,8 @@ export function parseQuantity(text: string, kinds: readonly QuantityKind[] = ALL
   const typed = text
     .normalize('NFC')
     .replace(/[\s\u00a0]+/g, ' ')
-    .trim();
+    .trim()
+    .replace(/ of each$/i, '');
   if (typed === '') return fail({ code: 'empty' });
   const read = typed.startsWith('=') ? relation(1, typed.slice(1), typed) : numberFirst(typed);
   if (read.success && !kinds.includes(read.data.kind))
@@ -75,8 +76,8 @@ function numberFirst(typed: string): Read {
   const times = /^(?:[x×*]|times\b)\s*(.*)$/i.exec(rest);
   if (times) return relation(value, times[1] ?? '', typed);
 
-  const [unitText = '', ...perText] = rest.split(/\/|\bper\b/i);
-  const unit = unitNamed(unitText);
+  const [unitText = '', ...perText] = rest.split(/\/|\bper\b| an? /i);
+  const unit = unitNamed(unitText.replace(/^(?:of )?(?:an?|the) /i, ''));
   if (unit === undefined) return fail({ code: 'unknown-unit', found: unitText.trim() || rest });
   if (perText.length === 0)
     return unit.kind === 'ofBase' ? share(value / 100, typed) : counted(value, unit, typed);

@@ -114,7 +114,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
       />
       <button
         type="submit"
-        className="btn btn-primary mt-auto h-24 text-3xl"
+        className="btn btn-primary sticky bottom-0 mt-auto h-24 shrink-0 text-3xl"
         disabled={sending || !parsed.success}
       >
         {sending ? 'Recording …' : 'Into the Logbook'}

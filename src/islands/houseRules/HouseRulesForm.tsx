@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { FigureRule } from '../../core/units/parseFigure';
 import type { Showing } from '../../core/units/showQuantity';
@@ -56,25 +56,50 @@ const FIGURES: FigureSpec[] = [
 
 /** Every choice of the workshop with its reason; saved as a whole at each change. */
 export default function HouseRulesForm({ start, showing }: Props) {
-  const [stored, setStored] = useState(start);
   const [rules, setRules] = useState(start.item);
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [state, setState] = useState<'saved' | 'saving' | 'open'>('saved');
+  const wanted = useRef(start.item);
+  const saved = useRef(start);
+  const busy = useRef(false);
 
-  async function save(next: HouseRules, revision: number) {
-    setRules(next);
+  /** One save at a time, until what is stored is what was chosen last. */
+  async function flush() {
+    if (busy.current) return;
+    busy.current = true;
     setState('saving');
-    const answer = await callApi<StoredItem<HouseRules>>('PUT', '/api/house-rules', { item: next, revision });
-    if (answer.success) {
-      setStored(answer.data);
-      setProblem(null);
-      setState('saved');
-    } else {
-      setProblem(answer.error);
-      setState('open');
+    while (wanted.current !== saved.current.item) {
+      const item = wanted.current;
+      const { revision } = saved.current;
+      const answer = await callApi<StoredItem<HouseRules>>('PUT', '/api/house-rules', { item, revision });
+      if (!answer.success) {
+        busy.current = false;
+        setProblem(answer.error);
+        setState('open');
+        return;
+      }
+      saved.current = { item, revision: answer.data.revision };
     }
+    busy.current = false;
+    setProblem(null);
+    setState('saved');
   }
-  const change = (part: Partial<HouseRules>) => void save({ ...rules, ...part }, stored.revision);
+  function change(part: Partial<HouseRules>) {
+    wanted.current = { ...wanted.current, ...part };
+    setRules(wanted.current);
+    void flush();
+  }
+  function keepMine(revision: number) {
+    saved.current = { ...saved.current, revision };
+    void flush();
+  }
+  function takeTheirs(theirs: HouseRules, revision: number) {
+    saved.current = { item: theirs, revision };
+    wanted.current = theirs;
+    setRules(theirs);
+    setProblem(null);
+    setState('saved');
+  }
 
   return (
     <div className="flex max-w-5xl flex-col gap-3">
@@ -87,14 +112,8 @@ export default function HouseRulesForm({ start, showing }: Props) {
       {problem && (
         <RecordProblem
           problem={problem}
-          onKeepMine={() => void save(rules, problem.revision ?? stored.revision)}
-          onTakeTheirs={() => {
-            const theirs = problem.current as HouseRules;
-            setStored({ item: theirs, revision: problem.revision ?? 0 });
-            setRules(theirs);
-            setProblem(null);
-            setState('saved');
-          }}
+          onKeepMine={() => keepMine(problem.revision ?? saved.current.revision)}
+          onTakeTheirs={() => takeTheirs(problem.current as HouseRules, problem.revision ?? 0)}
         />
       )}
       <div className="grid gap-3 md:grid-cols-2">

@@ -77,7 +77,7 @@ const FindingItem = memo(
         <p className="quiet ml-6.5 text-xs">{reason}</p>
         {finding.materialId && (
           <a
-            className="link ml-6.5 inline-flex min-h-6 items-center text-xs"
+            className="link ml-6.5 flex min-h-6 w-fit items-center text-xs"
             href={`/shelf?material=${encodeURIComponent(finding.materialId)}${OF_LOTS.has(finding.code) ? '&side=lots' : ''}`}
           >
             {OF_LOTS.has(finding.code) ? 'See its lots' : 'Enter it on the shelf'}

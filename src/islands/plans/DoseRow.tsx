@@ -61,7 +61,7 @@ export const DoseRow = memo(function DoseRow(props: Props) {
   const parsed = parseQuantity(text);
   return (
     <>
-      <tr className={parsed.success && !open && parts.length === 0 ? '' : 'border-b-0'}>
+      <tr className={parsed.success && !open && parts.length === 0 ? '' : 'border-b-0!'}>
         <th scope="row" className="font-normal">
           <span className="block leading-tight">{name}</span>
           <span className="quiet text-xs">{kind}</span>
@@ -144,7 +144,7 @@ export const DoseRow = memo(function DoseRow(props: Props) {
         </tr>
       )}
       {parts.length > 0 && (
-        <tr className={open ? 'border-b-0' : ''}>
+        <tr className={open ? 'border-b-0!' : ''}>
           <td colSpan={6} className="pt-0">
             <ul className="quiet text-xs" aria-label={`Parts of ${name}`}>
               {parts.map((part) => (

@@ -164,7 +164,7 @@ function Columns({ of, header, sample, rowCount, start, onGo }: ColumnsProps) {
       <section className="max-h-[45vh] overflow-y-auto" tabIndex={0} aria-label="Columns">
         <table className="table-sm table">
           <thead>
-            <tr>
+            <tr className="text-base-content">
               <th scope="col">In the file</th>
               <th scope="col">First rows</th>
               <th scope="col">Is</th>
@@ -257,7 +257,7 @@ function Verdicts({ rows, taking, onTake }: VerdictsProps) {
       <section className="max-h-[45vh] overflow-y-auto" tabIndex={0} aria-label="Rows">
         <table className="table-sm table">
           <thead>
-            <tr>
+            <tr className="text-base-content">
               <th scope="col">Row</th>
               <th scope="col">Name</th>
               <th scope="col">Verdict</th>

@@ -49,7 +49,24 @@ export function MaterialEditor({ was, materials, locale, save, remove, onTheirs,
         <MaterialFields isNew={was === null} locale={locale} context={context} />
         {problem && (
           <p role="alert" className="text-error text-sm font-semibold">
-            {problem.detail}
+            {problem.detail}{' '}
+            {problem.code === 'in-use' && (
+              <button
+                type="button"
+                className="btn btn-sm btn-secondary min-h-11"
+                onClick={() => {
+                  form.setValue('texts.archived', 'yes', { shouldDirty: true });
+                  setProblem(null);
+                  void form.handleSubmit(async (read) => {
+                    const refused = await save(read as Omit<Material, 'id'>, was);
+                    if (refused) setProblem(refused);
+                    else onDone();
+                  })();
+                }}
+              >
+                Put it away
+              </button>
+            )}
           </p>
         )}
       </RecordForm>
