@@ -91,3 +91,74 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
     }
   }
 });
+
+test('by touch on a tablet: a lot is entered in spoken units, counted, and a material put away', async ({
+  page,
+}) => {
+  const name = `Touched oil ${process.pid}`;
+  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'New material' }).tap();
+  await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Fragrance' });
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Density', { exact: false }).first().fill('0,9');
+  await page.getByRole('button', { name: 'Put there' }).tap();
+  await page.getByRole('button', { name, exact: true }).tap();
+  await page.getByRole('tab', { name: 'Lots and stock' }).tap();
+  await expect(page.getByText('No lot yet, so stock is not counted.')).toBeVisible();
+  await page.getByRole('button', { name: 'New lot' }).tap();
+  await page.getByRole('button', { name: 'Put the lot there' }).tap();
+  await expect(page.getByText('Give it a name.')).toBeVisible();
+  await page.getByLabel('Lot number').fill('T-1');
+  await page.getByLabel('Amount').fill('two pounds');
+  await page.getByRole('button', { name: 'Put the lot there' }).tap();
+  await expect(page.getByText('Only a number of g goes here')).toBeVisible();
+  // 100 mL of 0.90 g/mL.
+  await page.getByLabel('Amount').fill('100 mL');
+  await page.getByLabel('Price').fill('9,50');
+  await page.getByRole('button', { name: 'Put the lot there' }).tap();
+  await expect(page.locator('summary').filter({ hasText: 'T-1' })).toContainText('90.0 g');
+  await page.locator('summary').filter({ hasText: 'T-1' }).tap();
+  await expect(page.getByText('€10.56 / 100 g')).toBeVisible();
+  await page.getByRole('button', { name: 'Count or correct' }).tap();
+  await page.getByLabel('What happened').selectOption({ label: 'Gone: take this away' });
+  await page.getByLabel('Amount, g').fill('91');
+  await page.getByRole('button', { name: 'Write it down' }).tap();
+  await expect(page.getByRole('alert')).toContainText('takes more than the 90 that is left');
+  await page.getByLabel('Amount, g').fill('1 oz');
+  await page.getByRole('button', { name: 'Write it down' }).tap();
+  await expect(page.locator('summary').filter({ hasText: 'T-1' })).toContainText('61.7 g');
+
+  // It has a lot, so it stays on record and is put away.
+  await page.getByRole('tab', { name: 'Record' }).tap();
+  await page.getByRole('button', { name: 'Delete' }).tap();
+  await page.getByRole('button', { name: 'Delete for good' }).tap();
+  await page.getByRole('button', { name: 'Put it away' }).tap();
+  await expect(page.getByRole('button', { name, exact: true })).toBeHidden();
+  await page.getByLabel('with what is put away').check();
+  await expect(page.getByRole('row', { name: new RegExp(`${name}.*put away`) })).toContainText('61.7 g');
+});
+
+test('everything a finger needs on the shelf and among the house rules is 44 px or more', async ({
+  page,
+}) => {
+  for (const path of [
+    '/shelf',
+    '/shelf?material=bay-rope',
+    '/shelf?material=bay-rope&side=lots',
+    '/house-rules',
+    '/plans/buy',
+  ]) {
+    await page.goto(path, { waitUntil: 'networkidle' });
+    const small = await page.locator('main :is(button, input, select, summary):visible').evaluateAll((all) =>
+      all
+        .filter((each) => !each.matches('.sr-only, [type=radio], [type=checkbox]'))
+        .map((each) => ({
+          box: each.getBoundingClientRect(),
+          name: each.getAttribute('aria-label') ?? each.textContent,
+        }))
+        .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
+        .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
+    );
+    expect(small, path).toEqual([]);
+  }
+});

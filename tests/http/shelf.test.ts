@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import test, { after, before } from 'node:test';
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
-import { base, blend, fragrance } from '../support/planFiles';
-import { type RunningServer, send, startServer, temporaryFolder } from '../support/server';
+import { additive, base, blend, colorant, fragrance } from '../support/planFiles';
+import { type RunningServer, send, sendText, startServer, temporaryFolder } from '../support/server';
 
 const folder = temporaryFolder();
 let server: RunningServer;
@@ -157,4 +157,65 @@ test('house rules are one record with versions, and decide how grave a finding i
     { scales: [{ name: 'x' }] },
   ])
     assert.equal((await save(bad, 1)).status, 422);
+});
+
+test('hostile values at every field of every record: a clear answer, never a 500, nothing half saved', async () => {
+  const { body: scent } = await send(server.base, 'POST', '/api/materials', withoutId(fragrance()));
+  const lot = {
+    materialId: scent.item.id,
+    number: 'H',
+    boughtOn: '2026-02-01',
+    price: 4,
+    discountFraction: 0,
+    amount: 50,
+    bestBefore: null,
+    openedOn: null,
+    note: '',
+  };
+  const records: [method: string, path: string, record: object, wrap: (record: object) => unknown][] = [
+    ['POST', '/api/materials', withoutId(base()), (record) => record],
+    ['POST', '/api/materials', withoutId(fragrance()), (record) => record],
+    ['POST', '/api/materials', withoutId(colorant()), (record) => record],
+    ['POST', '/api/materials', withoutId(additive()), (record) => record],
+    ['POST', '/api/lots', lot, (record) => record],
+    ['PUT', '/api/house-rules', USUAL_HOUSE_RULES, (item) => ({ item, revision: 999 })],
+  ];
+  const hostile = [
+    '',
+    '2,5',
+    '½',
+    '-1',
+    -1,
+    1e300,
+    'NaN',
+    'x'.repeat(10_000),
+    '<b>',
+    [],
+    {},
+    true,
+    [null],
+    '\u0000',
+  ];
+  for (const [method, path, record, wrap] of records) {
+    for (const key of Object.keys(record)) {
+      for (const value of hostile) {
+        const before = await count();
+        const answer = await send(server.base, method, path, wrap({ ...record, [key]: value }));
+        const what = `${path} ${key} ${JSON.stringify(value)?.slice(0, 20)}`;
+        assert.ok([201, 409, 422].includes(answer.status), `${what}: ${answer.status}`);
+        if (answer.status !== 422) continue;
+        assert.ok(answer.body.errors[0].path.includes(key), `${what} names ${answer.body.errors[0].path}`);
+        assert.ok(answer.body.errors[0].reason.length > 5, what);
+        assert.equal(await count(), before, what);
+      }
+      const { [key as never]: _, ...missing } = record;
+      const answer = await send(server.base, method, path, wrap(missing));
+      assert.equal(answer.status, 422, `${path} without ${key}`);
+    }
+  }
+  for (const text of ['', '{', '[]', 'null', `{"materials": [${'{"item": 1},'.repeat(5000)}`]) {
+    const answer = await sendText(server.base, 'POST', '/api/shelf/import', text);
+    assert.ok(answer.status === 400 || answer.status === 422, String(answer.status));
+  }
+  assert.equal((await send(server.base, 'GET', '/api/health')).status, 200);
 });

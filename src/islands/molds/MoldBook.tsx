@@ -47,7 +47,7 @@ export default function MoldBook({ start, usualFill, showing }: Props) {
                 put(theirs);
                 setOpen(theirs);
               }}
-              onDone={() => setOpen(null)}
+              onDone={() => setOpen((now) => (now === open ? null : now))}
             />
           </div>
         )}

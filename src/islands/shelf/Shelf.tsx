@@ -136,7 +136,7 @@ export default function Shelf({ start, stock: startStock, currency, asked, asked
                     put(theirs);
                     setOpen(theirs);
                   }}
-                  onDone={() => setOpen(null)}
+                  onDone={() => setOpen((now) => (now === open ? null : now))}
                 />
               )}
             </div>

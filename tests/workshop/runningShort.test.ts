@@ -1,0 +1,68 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { runState } from '../../src/core/run/runState';
+import { runningShort } from '../../src/server/runningShort';
+import { recordEvent, startRun } from '../../src/server/runs';
+import { addLot } from '../../src/server/stock';
+import { planView } from '../../src/server/views';
+import type { Workshop } from '../../src/server/workshop';
+import { fragrance, isClose, planFile } from '../support/planFiles';
+import { workshopWith } from '../support/workshops';
+
+const file = planFile([{ doses: [[fragrance({ lowStock: 30 }), '2 %']] }]);
+
+function lot(workshop: Workshop, materialId: string, amount: number) {
+  addLot(workshop, {
+    materialId,
+    number: `${materialId} ${amount}`,
+    boughtOn: '2026-01-01',
+    price: null,
+    discountFraction: 0,
+    amount,
+    bestBefore: null,
+    openedOn: null,
+    note: '',
+  });
+}
+const short = (workshop: Workshop) =>
+  runningShort(
+    workshop,
+    workshop.plans.all().map((stored) => planView(workshop, stored)),
+  );
+
+test('what was never bought is not counted; below its line is low; less than a plan takes is short for it', () => {
+  const { workshop } = workshopWith(file);
+  assert.deepEqual(short(workshop), []);
+  lot(workshop, 'scent-1', 25);
+  const [low, ...others] = short(workshop);
+  assert.deepEqual(
+    [low?.name, low?.left, low?.lowStock, low?.shortFor, others],
+    ['Test scent', 25, 30, [], []],
+  );
+  lot(workshop, 'base-1', 100);
+  const base = short(workshop).find(({ materialId }) => materialId === 'base-1');
+  const needG = planView(workshop, workshop.plans.all()[0] as never).sheet?.totals.baseG ?? 0;
+  assert.equal(base?.shortFor[0]?.name, 'Test plan');
+  assert.ok(isClose(base?.shortFor[0]?.short ?? 0, needG - 100));
+  workshop.materials.update({ ...fragrance({ lowStock: 30 }), archived: true }, 1, '2026-01-01');
+  assert.deepEqual(
+    short(workshop).map(({ materialId }) => materialId),
+    ['base-1'],
+  );
+});
+
+test('a run on the bench still needs what is not weighed yet', () => {
+  const { workshop, stored } = workshopWith(file);
+  lot(workshop, 'scent-1', 40);
+  const run = startRun(workshop, crypto.randomUUID(), stored.id);
+  const weigh = (stepId: string, massG: number) =>
+    recordEvent(workshop, run.id, crypto.randomUUID(), { type: 'weighed', stepId, massG });
+  const [base] = runState(run).steps;
+  // Ten times the base in the jug: the dose follows, and is short.
+  weigh('A/base', (base?.targetG ?? 0) * 10);
+  const onBench = () => short(workshop).flatMap(({ shortFor }) => shortFor.map(({ href }) => href));
+  assert.deepEqual(onBench(), [`/bench/${run.id}`]);
+  recordEvent(workshop, run.id, crypto.randomUUID(), { type: 'done', stepId: 'A/melt' });
+  weigh('A/dose-1', 30);
+  assert.deepEqual(onBench(), []);
+});
