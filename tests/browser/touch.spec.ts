@@ -102,6 +102,8 @@ test('by touch on a tablet: a lot is entered in spoken units, counted, and a mat
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Density', { exact: false }).first().fill('0,9');
   await page.getByRole('button', { name: 'Put there' }).tap();
+  // The tests share one shelf, which may be longer than a page of its table.
+  await page.getByLabel('Search the shelf by name').fill(name);
   await page.getByRole('button', { name, exact: true }).tap();
   await page.getByRole('tab', { name: 'Lots and stock' }).tap();
   await expect(page.getByText('No lot yet, so stock is not counted.')).toBeVisible();

@@ -14,7 +14,7 @@ export function ownFile(
   const inMold = mold({
     id: `mold-${mark}`,
     name: `Mold ${mark}`,
-    shape: { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25 },
+    shape: { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25, draftDeg: 0, cornerMm: 0 },
   });
   return planFile(
     [

@@ -127,8 +127,13 @@ export function mold(over: Partial<Mold> = {}): Mold {
     cavities: 6,
     capacityMl: 100,
     measuredBy: 'water',
+    measures: [],
     shape: { kind: 'capacity-only' },
+    madeOf: 'silicone',
+    highestC: null,
     usualFillFraction: 1,
+    shrinkageFraction: null,
+    boughtFrom: '',
     note: '',
     ...over,
   };

@@ -1,21 +1,89 @@
 import { z } from '../zod';
+import { boxFault } from './solids/box';
 
 const millimetres = z.number().min(1).max(2000);
+const heightMm = z.number().min(0).max(2000);
+
+/** Points of a profile rise from the floor to the brim, and are never closed in between. */
+const profileSchema = z
+  .array(z.strictObject({ heightMm, halfWidthMm: z.number().min(0).max(1000) }))
+  .min(2)
+  .max(200)
+  .superRefine((points, context) => {
+    const issue = (message: string) => context.addIssue({ code: 'custom', message });
+    if (points[0]?.heightMm !== 0) issue('must begin at the floor, at a height of 0');
+    if (
+      points.some(({ heightMm: height }, place) => place > 0 && height <= (points[place - 1]?.heightMm ?? 0))
+    )
+      issue('must rise from point to point');
+    if (points.slice(1, -1).some(({ halfWidthMm }) => halfWidthMm <= 0))
+      issue('must not close between its ends');
+    if (points.every(({ halfWidthMm }) => halfWidthMm <= 0)) issue('must be wider than nothing');
+  });
+
+const waterStepsSchema = z
+  .array(z.strictObject({ heightMm: millimetres, volumeMl: z.number().min(0.01).max(50_000) }))
+  .min(2)
+  .max(100)
+  .refine(
+    (steps) =>
+      steps.every(
+        (step, place) =>
+          place === 0 ||
+          (step.heightMm > (steps[place - 1]?.heightMm ?? 0) &&
+            step.volumeMl > (steps[place - 1]?.volumeMl ?? 0)),
+      ),
+    { message: 'must rise in height and in volume from step to step' },
+  );
 
 /** The inside of one cavity. `capacity-only` has been measured by volume, and its shape is not known. */
 export const shapeSchema = z.discriminatedUnion('kind', [
+  z
+    .strictObject({
+      kind: z.literal('box'),
+      lengthMm: millimetres,
+      widthMm: millimetres,
+      depthMm: millimetres,
+      draftDeg: z.number().min(0).max(45),
+      cornerMm: z.number().min(0).max(500),
+    })
+    .superRefine((shape, context) => {
+      const fault = boxFault(shape);
+      if (fault) context.addIssue({ code: 'custom', message: fault });
+    }),
+  z.strictObject({ kind: z.literal('cylinder'), diameterMm: millimetres, depthMm: millimetres }),
   z.strictObject({
-    kind: z.literal('box'),
-    lengthMm: millimetres,
-    widthMm: millimetres,
+    kind: z.literal('frustum'),
+    floorDiameterMm: millimetres,
+    diameterMm: millimetres,
     depthMm: millimetres,
   }),
-  z.strictObject({ kind: z.literal('cylinder'), diameterMm: millimetres, depthMm: millimetres }),
   z.strictObject({ kind: z.literal('hemisphere'), diameterMm: millimetres }),
+  z.strictObject({ kind: z.literal('sphere'), diameterMm: millimetres }),
+  z.strictObject({ kind: z.literal('half-cylinder'), diameterMm: millimetres, lengthMm: millimetres }),
+  z.strictObject({ kind: z.literal('revolved'), points: profileSchema }),
+  z.strictObject({ kind: z.literal('drawn-out'), points: profileSchema, lengthMm: millimetres }),
+  z.strictObject({ kind: z.literal('water-steps'), steps: waterStepsSchema }),
   z.strictObject({ kind: z.literal('capacity-only') }),
 ]);
 
-export const MEASURED_BY = ['water', 'base', 'one-piece', 'dimensions'] as const;
+export const MEASURED_BY = ['water', 'base', 'one-piece', 'dimensions', 'water-steps'] as const;
+
+export const MOLD_MATERIALS = [
+  'silicone',
+  'thin-plastic',
+  'wood',
+  'food-container',
+  'steel',
+  'unknown',
+] as const;
+
+/** One measuring of a cavity: what it came to, and how. */
+export const measureSchema = z.strictObject({
+  by: z.enum(MEASURED_BY),
+  on: z.iso.date(),
+  capacityMl: z.number().min(0.5).max(50_000),
+});
 
 export const moldSchema = z.strictObject({
   id: z.string().min(1).max(64),
@@ -24,9 +92,17 @@ export const moldSchema = z.strictObject({
   /** What one cavity holds to the brim. */
   capacityMl: z.number().min(0.5).max(50_000),
   measuredBy: z.enum(MEASURED_BY),
+  /** Every measuring that is remembered, the newest last. */
+  measures: z.array(measureSchema).max(100),
   shape: shapeSchema,
+  madeOf: z.enum(MOLD_MATERIALS),
+  /** It warps or melts when it gets hotter than this. */
+  highestC: z.number().min(30).max(400).nullable(),
   /** How full it is usually poured. */
   usualFillFraction: z.number().min(0.05).max(1),
+  /** How much a piece shrinks on cooling, as a fraction of its length. */
+  shrinkageFraction: z.number().min(0).max(0.2).nullable(),
+  boughtFrom: z.string().max(200),
   note: z.string().max(2000),
 });
 
@@ -35,3 +111,5 @@ export const newMoldSchema = moldSchema.omit({ id: true });
 
 export type Shape = z.infer<typeof shapeSchema>;
 export type Mold = z.infer<typeof moldSchema>;
+export type NewMold = z.infer<typeof newMoldSchema>;
+export type Measure = z.infer<typeof measureSchema>;

@@ -1,16 +1,19 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { type Control, useForm, useWatch } from 'react-hook-form';
-import type { Mold } from '../../core/molds/mold';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import type { Base } from '../../core/materials/base';
+import type { Mold, NewMold, Shape } from '../../core/molds/mold';
+import { fieldsOfShape, readMold, typedMold } from '../../core/molds/moldText';
+import { MEASURED_NAMES } from '../../core/molds/names';
 import { isKnown, shapeCapacityMl } from '../../core/molds/shape';
+import type { RecordTexts } from '../../core/records/recordText';
 import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
-import { options, SelectField, TextField } from '../shared/formFields';
-import { MEASURED_NAMES, SHAPE_NAMES } from '../shared/names';
 import { RecordForm } from '../shared/RecordForm';
+import { RecordTextField } from '../shared/RecordTextField';
 import { Section } from '../shared/Section';
+import { type TextForm, textResolver } from '../shared/textForm';
 import { type StoredItem, useRecords } from '../shared/useRecords';
-import { type MoldRead, type MoldTyped, moldFormSchema, readMold, typedMold } from './moldForm';
+import { Measures } from './Measures';
 
 type StoredMold = StoredItem<Mold>;
 
@@ -19,10 +22,12 @@ interface Props {
   start: StoredMold[];
   /** How full a new mold is said to be poured. */
   usualFill: number;
+  /** What a cavity may be measured with. */
+  bases: Base[];
   showing: Showing;
 }
 
-export default function MoldBook({ start, usualFill, showing }: Props) {
+export default function MoldBook({ start, usualFill, bases, showing }: Props) {
   const { records, save, put } = useRecords<Mold>('/api/molds', start);
   const [open, setOpen] = useState<StoredMold | 'new' | null>(null);
   return (
@@ -42,6 +47,7 @@ export default function MoldBook({ start, usualFill, showing }: Props) {
               was={open === 'new' ? null : open}
               save={save}
               usualFill={usualFill}
+              bases={bases}
               showing={showing}
               onTheirs={(theirs) => {
                 put(theirs);
@@ -87,6 +93,7 @@ export default function MoldBook({ start, usualFill, showing }: Props) {
 
 interface EditorProps {
   usualFill: number;
+  bases: Base[];
   was: StoredMold | null;
   showing: Showing;
   save: ReturnType<typeof useRecords<Mold>>['save'];
@@ -94,99 +101,53 @@ interface EditorProps {
   onDone(): void;
 }
 
-function MoldEditor({ was, usualFill, showing, save, onTheirs, onDone }: EditorProps) {
-  const form = useForm<MoldTyped, unknown, MoldRead>({
-    resolver: zodResolver(moldFormSchema),
-    defaultValues: typedMold(was?.item ?? null, usualFill),
+function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: EditorProps) {
+  const form = useForm<TextForm, unknown, NewMold>({
+    resolver: textResolver(({ texts }) => readMold(texts)),
+    defaultValues: { texts: typedMold(was?.item ?? null, usualFill) },
   });
-  const { errors } = form.formState;
-  const shape = useWatch({ control: form.control, name: 'shape' });
-  const depthToo = shape === 'box' || shape === 'cylinder';
+  const texts = useWatch({ control: form.control, name: 'texts' });
+  const errors = (form.formState.errors.texts ?? {}) as Record<string, { message?: string } | undefined>;
+  const fields = fieldsOfShape((texts.shapeKind ?? 'capacity-only') as Shape['kind']);
   return (
-    <RecordForm<Mold>
-      title={was ? was.item.name : 'New mold'}
-      busy={form.formState.isSubmitting}
-      was={was}
-      save={save}
-      onSubmit={(then) => void form.handleSubmit((read) => then(readMold(read)))()}
-      onTheirs={onTheirs}
-      onDone={onDone}
-    >
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextField label="Name" error={errors.name} registered={form.register('name')} />
-        <TextField decimal label="Cavities" error={errors.cavities} registered={form.register('cavities')} />
-        <TextField
-          decimal
-          label="One cavity holds"
-          unit="mL"
-          hint="Grams of water are millilitres. An ounce on the scale is not a fluid ounce."
-          error={errors.capacity}
-          registered={form.register('capacity')}
-        />
-        <SelectField label="Measured by" registered={form.register('measuredBy')}>
-          {options(MEASURED_NAMES)}
-        </SelectField>
-        <TextField
-          decimal
-          label="Usually filled to"
-          unit="%"
-          error={errors.usualFill}
-          registered={form.register('usualFill')}
-        />
-        <SelectField label="Shape inside" registered={form.register('shape')}>
-          {options(SHAPE_NAMES)}
-        </SelectField>
-        {shape === 'box' && (
-          <>
-            <TextField
-              decimal
-              label="Length"
-              unit="mm"
-              error={errors.length}
-              registered={form.register('length')}
-            />
-            <TextField
-              decimal
-              label="Width"
-              unit="mm"
-              error={errors.width}
-              registered={form.register('width')}
-            />
-          </>
-        )}
-        {(shape === 'cylinder' || shape === 'hemisphere') && (
-          <TextField
-            decimal
-            label="Diameter"
-            unit="mm"
-            error={errors.diameter}
-            registered={form.register('diameter')}
-          />
-        )}
-        {depthToo && (
-          <TextField
-            decimal
-            label="Depth"
-            unit="mm"
-            error={errors.depth}
-            registered={form.register('depth')}
-          />
-        )}
-      </div>
-      <Preview control={form.control} showing={showing} />
-      <TextField label="Note" error={errors.note} registered={form.register('note')} />
-    </RecordForm>
+    <FormProvider {...form}>
+      <RecordForm<Mold>
+        title={was ? was.item.name : 'New mold'}
+        busy={form.formState.isSubmitting}
+        was={was}
+        save={save}
+        onSubmit={(then) => void form.handleSubmit((read) => then(read))()}
+        onTheirs={onTheirs}
+        onDone={onDone}
+      >
+        <div className="grid gap-3 sm:grid-cols-2">
+          {fields
+            .filter(({ key }) => key !== 'measures')
+            .map((field) => (
+              <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
+                <RecordTextField
+                  field={field}
+                  registered={form.register(`texts.${field.key}`)}
+                  error={errors[field.key]}
+                />
+              </div>
+            ))}
+        </div>
+        <Measures bases={bases} showing={showing} />
+        <Preview texts={texts} showing={showing} />
+      </RecordForm>
+    </FormProvider>
   );
 }
 
+const WIDE: ReadonlySet<string> = new Set(['name', 'points', 'steps', 'note']);
 const DISAGREES_ABOVE = 0.05;
 
 /** The section as the fields say it, and whether capacity and dimensions agree. */
-function Preview({ control, showing }: { control: Control<MoldTyped, unknown, MoldRead>; showing: Showing }) {
-  const typed = useWatch({ control }) as MoldTyped;
-  const read = moldFormSchema.safeParse({ ...typed, name: typed.name || 'mold' });
+function Preview({ texts, showing }: { texts: RecordTexts; showing: Showing }) {
+  const read = readMold({ ...texts, name: texts.name || 'mold' });
   if (!read.success) return null;
-  const mold = { ...readMold(read.data), id: 'preview' };
+  const mold = { ...read.data, id: 'preview' };
   if (!isKnown(mold.shape)) return null;
   const byShapeMl = shapeCapacityMl(mold.shape);
   const off = byShapeMl / mold.capacityMl - 1;

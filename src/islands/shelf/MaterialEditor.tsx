@@ -1,12 +1,14 @@
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Material, NewMaterial } from '../../core/materials/material';
+import { readMaterial } from '../../core/materials/materialText';
 import { shelfNames } from '../../core/materials/shelfNames';
 import type { ApiProblem } from '../shared/api';
 import { RecordForm } from '../shared/RecordForm';
+import { textResolver } from '../shared/textForm';
 import type { StoredItem, useRecords } from '../shared/useRecords';
 import { MaterialFields } from './MaterialFields';
-import { type MaterialTyped, materialResolver, typedMaterial } from './materialForm';
+import { type MaterialTyped, typedMaterial } from './materialForm';
 
 interface Props {
   was: StoredItem<Material> | null;
@@ -22,7 +24,7 @@ interface Props {
 export function MaterialEditor({ was, materials, locale, save, remove, onTheirs, onDone }: Props) {
   const context = useMemo(() => shelfNames(materials), [materials]);
   const form = useForm<MaterialTyped, unknown, NewMaterial>({
-    resolver: materialResolver(context),
+    resolver: textResolver(({ kind, texts }) => readMaterial(kind, texts, context)),
     defaultValues: typedMaterial(was?.item ?? null, context),
   });
   const [problem, setProblem] = useState<ApiProblem | null>(null);

@@ -1,5 +1,5 @@
 import { ChevronRight } from 'lucide-react';
-import { type UseFormRegister, useFormContext, useWatch } from 'react-hook-form';
+import { useFormContext, useWatch } from 'react-hook-form';
 import { isPowderRole } from '../../core/materials/additive';
 import type { MaterialKind } from '../../core/materials/material';
 import {
@@ -11,7 +11,8 @@ import {
 import { KIND_NAMES } from '../../core/materials/names';
 import type { TextContext } from '../../core/records/fieldText';
 import type { RecordTexts } from '../../core/records/recordText';
-import { options, SelectField, TextField } from '../shared/formFields';
+import { options, SelectField } from '../shared/formFields';
+import { RecordTextField } from '../shared/RecordTextField';
 import { BlendSummary } from './BlendSummary';
 import type { MaterialTyped } from './materialForm';
 import { Readings } from './Readings';
@@ -70,7 +71,12 @@ export function MaterialFields({ isNew, locale, context }: Props) {
                   </div>
                 ) : (
                   <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
-                    <OneField field={field} kind={kind} register={register} error={errorOf(field.key)} />
+                    <RecordTextField
+                      field={field}
+                      unit={field.key === 'lowStock' && kind === 'packaging' ? 'pieces' : field.unit}
+                      registered={register(`texts.${field.key}`)}
+                      error={errorOf(field.key)}
+                    />
                   </div>
                 ),
               )}
@@ -99,35 +105,6 @@ const WIDE: ReadonlySet<string> = new Set([
   'note',
   'contains',
 ]);
-
-interface OneProps {
-  field: MaterialField;
-  kind: MaterialKind;
-  register: UseFormRegister<MaterialTyped>;
-  error: { type: string; message?: string } | undefined;
-}
-
-function OneField({ field, kind, register, error }: OneProps) {
-  const registered = register(`texts.${field.key}`);
-  if (field.names) {
-    return (
-      <SelectField label={field.label} registered={registered}>
-        {options(field.names)}
-      </SelectField>
-    );
-  }
-  const unit = field.key === 'lowStock' && kind === 'packaging' ? 'pieces' : field.unit;
-  return (
-    <TextField
-      label={field.label}
-      {...(unit ? { unit } : {})}
-      {...(field.hint ? { hint: field.hint } : {})}
-      decimal={field.decimal ?? false}
-      error={error}
-      registered={registered}
-    />
-  );
-}
 
 /** A grain size is asked of grit, and a spoon's density of what is no liquid. */
 function isAsked({ key }: MaterialField, kind: MaterialKind, texts: RecordTexts): boolean {
