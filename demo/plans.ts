@@ -1,6 +1,7 @@
 import { dose, type Plan, type Wetting } from '../src/core/plan/plan';
+import type { PourSize } from '../src/core/plan/pourSize';
 
-// Invented plans that one pour can hold.
+// Invented plans of the invented workshop.
 
 function onePour(
   name: string,
@@ -85,3 +86,48 @@ export const ROPEWALK = onePour(
   ],
   'For the bell-ringers’ fair. Three rounds of the tray.',
 );
+
+/** Pours of one plan: base, size and doses, in the order they are poured. */
+function pours(
+  all: [baseId: string, size: PourSize, doses: [materialId: string, text: string][]][],
+): Plan['pours'] {
+  return all.map(([baseId, size, doses]) => ({
+    baseId,
+    size,
+    doses: doses.map(([materialId, text]) => dose(materialId, text)),
+  }));
+}
+
+export const LIGHTHOUSE: Plan = {
+  ...onePour('Lighthouse Stripe', 'body', 'loaf-long', 1, 0.96, 'chalk', []),
+  note: 'Spritz between the stripes. Ten bars from the loaf.',
+  pours: pours([
+    ['chalk', { by: 'thickness', thicknessMm: 22 }, [['harbour-mist', '2 %']]],
+    [
+      'chalk',
+      { by: 'thickness', thicknessMm: 14 },
+      [
+        ['harbour-mist', '2 %'],
+        ['brick-block', '⅓ block'],
+      ],
+    ],
+    ['chalk', { by: 'rest' }, [['harbour-mist', '2 %']]],
+  ]),
+};
+
+export const NIGHT_FERRY: Plan = {
+  ...onePour('Night Ferry', 'gift', 'dome-six', 6, 1, 'glaze', []),
+  note: 'The moon sets before the halo goes round it.',
+  pours: pours([
+    ['chalk', { by: 'disc', diameterMm: 30 }, []],
+    ['cream-lane', { by: 'disc', diameterMm: 45 }, []],
+    [
+      'glaze',
+      { by: 'rest' },
+      [
+        ['slate-mica', '0.5 %'],
+        ['bay-rope', '1.5 %'],
+      ],
+    ],
+  ]),
+};

@@ -10,7 +10,7 @@ import { HOUSE_RULES } from './houseRules';
 import { LOTS } from './lots';
 import { MATERIALS } from './materials';
 import { MOLDS } from './molds';
-import { BARE_FACE, NETTLE_AND_LIME, ROPEWALK, TINSMITH } from './plans';
+import { BARE_FACE, LIGHTHOUSE, NETTLE_AND_LIME, NIGHT_FERRY, ROPEWALK, TINSMITH } from './plans';
 
 /** How far each weighing lands beside its target, in turn; a hand is never exact. */
 const HAND = [0.031, -0.004, 0.006, 0.002, -0.009];
@@ -46,6 +46,8 @@ export function seed(workshop: Workshop, today: Date): void {
     const ropewalk = plan(ROPEWALK);
     const nettle = plan(NETTLE_AND_LIME);
     const tinsmith = plan(TINSMITH);
+    plan(LIGHTHOUSE);
+    plan(NIGHT_FERRY);
 
     const make = (
       planId: string,

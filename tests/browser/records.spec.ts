@@ -37,7 +37,7 @@ test('a mold is entered, drawn to scale, and told when capacity and dimensions d
   await page.getByLabel('One cavity holds, mL').fill('100');
   await page.getByLabel('Shape inside').selectOption('Cylinder');
   await page.getByRole('button', { name: 'Put there' }).click();
-  await expect(page.getByText('Measure it inside')).toHaveCount(2);
+  await expect(page.getByText('Write a number from 1 to 2000 mm.')).toHaveCount(2);
   await page.getByLabel('Diameter, mm').fill('60');
   await page.getByLabel('Depth, mm').fill('35');
   // π · 30² · 35 = 98 960 mm³

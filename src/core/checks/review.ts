@@ -22,6 +22,7 @@ import { oilsOverCap } from './oilsOverCap';
 import { origins } from './origins';
 import { overdone } from './overdone';
 import { overSupplierLimit } from './overSupplierLimit';
+import { pourSizes, sizeFinding } from './pourSizes';
 import { relationUnresolved } from './relationUnresolved';
 import { scaleFit } from './scaleFit';
 import { solidsMove } from './solidsMove';
@@ -32,6 +33,7 @@ import { unknownLimit } from './unknownLimit';
 import { vanillin } from './vanillin';
 
 const CHECKS: readonly Check[] = [
+  pourSizes,
   doseUnreadable,
   relationUnresolved,
   notForSkin,
@@ -73,7 +75,8 @@ export interface Review {
 /** Makes the sheet and runs every check, gravest findings first. The page, the endpoint and the bench all call this. */
 export function reviewPlan(file: PlanFile, context: CheckContext = BY_ITSELF): Review {
   const made = makeSheet(file);
-  if (!made.success) return { sheet: null, findings: [noRoomFinding(made.error)] };
+  if (!made.success)
+    return { sheet: null, findings: [...made.error.sizeFaults.map(sizeFinding), noRoomFinding(made.error)] };
   return { sheet: made.data, findings: findingsOf(made.data, context) };
 }
 

@@ -1,8 +1,7 @@
+import { whereGrowing } from '../molds/shape';
 import { fail, ok, type Result } from '../result';
 import type { PlanFile } from './plan';
-import { recipeOf } from './recipe';
-import type { Sheet } from './sheet';
-import { pourSums } from './solvePour';
+import { makeSheet, type Sheet } from './sheet';
 
 /**
  * How many pieces the base on hand makes, fixed doses growing along with them.
@@ -34,34 +33,41 @@ export function piecesFromBase(
 
 export type PieceWeightFault =
   | { code: 'overfull'; fillFraction: number; mostG: number }
-  | { code: 'additions-outweigh'; leastG: number };
+  | { code: 'additions-outweigh'; leastG: number }
+  /** Every pour has a size of its own, so the fill changes nothing. */
+  | { code: 'sizes-fixed'; pieceG: number };
+
+const FULL = 1;
+const LEAST_FILL = 1e-6;
 
 /**
- * The fill at which each piece weighs `pieceG`, with the doses as they are.
- *
- * Both volume and mass of a jug are straight lines in its base weight, so the piece's weight is a straight
- * line in the fill, and one division inverts it.
+ * The fill at which each piece weighs `pieceG`, with the doses as they are. A piece only grows with its fill.
  *
  * @returns the fill as a fraction of the capacity, or why there is none
  */
 export function fillForPieceWeight(file: PlanFile, pieceG: number): Result<number, PieceWeightFault> {
-  const { plan, mold } = file;
-  const intoMold = 1 - plan.jugLossFraction;
-  const brimMl = plan.pieces * mold.capacityMl;
-  // mass into molds = slope · fill + offset, summed over pours
-  let slopeG = 0;
-  let offsetG = 0;
-  let leastFill = 0;
-  for (const pour of recipeOf(file)) {
-    const sums = pourSums(pour);
-    const massPerMl = sums.massPerBaseG / sums.volumePerBaseG;
-    slopeG += brimMl * pour.shareOfFill * massPerMl;
-    offsetG += (sums.fixedG - sums.fixedMl * massPerMl) * intoMold;
-    leastFill = Math.max(leastFill, (sums.fixedMl * intoMold) / (brimMl * pour.shareOfFill));
+  const weightAt = (fillFraction: number): number | null => {
+    const made = makeSheet({ ...file, plan: { ...file.plan, fillFraction } });
+    return made.success ? made.data.totals.pieceG : null;
+  };
+  const full = weightAt(FULL);
+  if (full === null) return fail({ code: 'additions-outweigh', leastG: pieceG });
+  // Below this fill the additions alone take up all the room.
+  const least =
+    weightAt(LEAST_FILL) === null
+      ? whereGrowing(FULL, (fill) => (weightAt(fill) === null ? -1 : 1))
+      : LEAST_FILL;
+  const leastG = weightAt(least * (1 + 1e-9)) ?? full;
+  if (full - leastG < 1e-9 * full) return fail({ code: 'sizes-fixed', pieceG: full });
+  if (!(pieceG > leastG)) return fail({ code: 'additions-outweigh', leastG });
+  if (pieceG > full * (1 + 1e-12)) {
+    const perFill = (full - leastG) / (FULL - least);
+    return fail({ code: 'overfull', fillFraction: FULL + (pieceG - full) / perFill, mostG: full });
   }
-  const fillFraction = (pieceG * plan.pieces - offsetG) / slopeG;
-  const weightAt = (fill: number) => (slopeG * fill + offsetG) / plan.pieces;
-  if (!(fillFraction > leastFill)) return fail({ code: 'additions-outweigh', leastG: weightAt(leastFill) });
-  if (fillFraction > 1 + 1e-12) return fail({ code: 'overfull', fillFraction, mostG: weightAt(1) });
-  return ok(Math.min(fillFraction, 1));
+  return ok(
+    Math.min(
+      FULL,
+      whereGrowing(FULL, (fill) => (weightAt(fill) ?? -1) - pieceG),
+    ),
+  );
 }

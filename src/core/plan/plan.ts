@@ -4,6 +4,7 @@ import { moldSchema } from '../molds/mold';
 import { parseQuantity } from '../units/parseQuantity';
 import { type Quantity, quantitySchema } from '../units/quantity';
 import { z } from '../zod';
+import { pourSizeSchema } from './pourSize';
 
 export const USES = ['body', 'hands', 'face', 'hair', 'head-to-toe', 'gift', 'embeds'] as const;
 
@@ -31,11 +32,6 @@ export const doseSchema = z
       });
     }
   });
-
-/** How big a pour is, beside the others of its plan. */
-export const pourSizeSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('parts'), parts: z.number().min(0.001).max(10_000) }),
-]);
 
 export const pourSchema = z.strictObject({
   baseId: z.string().min(1).max(64),

@@ -60,8 +60,6 @@ export interface RecipePour {
   base: Base;
   baseDensityGPerMl: number;
   baseDensityAssumed: boolean;
-  /** This pour's share of the fill. */
-  shareOfFill: number;
   lines: RecipeLine[];
   unreadable: UnreadDose[];
 }
@@ -69,7 +67,6 @@ export interface RecipePour {
 /** Joins a plan's pours with the materials they name. The file must have passed its schema. */
 export function recipeOf(file: PlanFile): RecipePour[] {
   const materials = new Map(file.materials.map((material) => [material.id, material]));
-  const allParts = file.plan.pours.reduce((sum, pour) => sum + pour.size.parts, 0);
   return file.plan.pours.map((pour) => {
     const base = materials.get(pour.baseId);
     if (base?.kind !== 'base') throw new RangeError(`no base “${pour.baseId}” in the plan file`);
@@ -79,7 +76,6 @@ export function recipeOf(file: PlanFile): RecipePour[] {
       base,
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
-      shareOfFill: pour.size.parts / allParts,
       lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex]?.wetIn, materials)),
       unreadable,
     };

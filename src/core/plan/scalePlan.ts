@@ -17,7 +17,15 @@ export function isFixedDose({ means }: Dose): boolean {
 export function scalePlan(plan: Plan, pieces: number): Plan {
   if (!(Number.isInteger(pieces) && pieces >= 1))
     throw new RangeError('pieces must be a whole number from 1');
-  return { ...scaleFixedDoses(plan, pieces / plan.pieces), pieces };
+  const factor = pieces / plan.pieces;
+  const scaled = scaleFixedDoses(plan, factor);
+  return {
+    ...scaled,
+    pieces,
+    pours: scaled.pours.map((pour) =>
+      pour.size.by === 'mass' ? { ...pour, size: { ...pour.size, massG: pour.size.massG * factor } } : pour,
+    ),
+  };
 }
 
 /** Multiplies every fixed dose, and leaves the number of pieces alone. */

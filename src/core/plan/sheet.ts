@@ -5,6 +5,8 @@ import { moldSchema } from '../molds/mold';
 import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { type PlanFile, pourLetter, USES } from './plan';
+import { pourSizeSchema } from './pourSize';
+import { pourVolumes, type SizeFault, sizeFaultSchema } from './pourVolumes';
 import { ASSUMPTIONS, type RecipeLine, type RecipePour, recipeOf, SAID_AS } from './recipe';
 import { RELATION_FAULTS } from './relations';
 import { baseMassForVolume, pourSums } from './solvePour';
@@ -48,6 +50,11 @@ export const sheetPourSchema = z.strictObject({
   jugVolumeMl: millilitres,
   intoMoldG: grams,
   intoMoldMl: millilitres,
+  /** Where it lies in the cavity, from the floor; null where the mold's shape is not known. */
+  fromMm: z.number().nonnegative().nullable(),
+  toMm: z.number().nonnegative().nullable(),
+  /** How its size was said. */
+  size: pourSizeSchema,
   lines: z.array(sheetLineSchema),
   unreadable: z.array(
     z.strictObject({
@@ -70,6 +77,7 @@ export const sheetSchema = z.strictObject({
   fillFraction: fraction,
   jugLossFraction: fraction,
   pours: z.array(sheetPourSchema).min(1),
+  sizeFaults: z.array(sizeFaultSchema),
   totals: z.strictObject({
     baseG: grams,
     additionsG: grams,
@@ -93,6 +101,7 @@ export interface NoRoomForBase {
   pourIndex: number;
   additionsMl: number;
   roomMl: number;
+  sizeFaults: SizeFault[];
 }
 
 /**
@@ -105,12 +114,16 @@ export interface NoRoomForBase {
  */
 export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   const { plan, mold } = file;
-  const fillMl = plan.pieces * mold.capacityMl * plan.fillFraction;
+  const recipe = recipeOf(file);
+  const { rooms, faults } = pourVolumes(plan, mold, recipe);
   const pours: SheetPour[] = [];
-  for (const [pourIndex, recipePour] of recipeOf(file).entries()) {
-    const pour = makePour(recipePour, pourIndex, fillMl * recipePour.shareOfFill, plan.jugLossFraction);
-    if (!pour.success) return pour;
-    pours.push(pour.data);
+  for (const [pourIndex, recipePour] of recipe.entries()) {
+    const room = rooms[pourIndex];
+    const size = plan.pours[pourIndex]?.size;
+    if (!room || !size) continue;
+    const pour = makePour(recipePour, pourIndex, room.volumeMl * plan.pieces, plan.jugLossFraction);
+    if (!pour.success) return fail({ ...pour.error, sizeFaults: faults });
+    pours.push({ ...pour.data, fromMm: room.fromMm, toMm: room.toMm, size });
   }
 
   const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
@@ -126,13 +139,14 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
     fillFraction: plan.fillFraction,
     jugLossFraction: plan.jugLossFraction,
     pours,
+    sizeFaults: faults,
     totals: {
       baseG: sum((pour) => pour.baseG),
       additionsG: sum((pour) => pour.additionsG),
       jugG,
       leftInJugG: jugG * plan.jugLossFraction,
       intoMoldG,
-      intoMoldMl: fillMl,
+      intoMoldMl: sum((pour) => pour.intoMoldMl),
       pieceG: intoMoldG / plan.pieces,
       rounds: Math.ceil(plan.pieces / mold.cavities),
     },
@@ -144,7 +158,7 @@ function makePour(
   pourIndex: number,
   intoMoldMl: number,
   jugLossFraction: number,
-): Result<SheetPour, NoRoomForBase> {
+): Result<Omit<SheetPour, 'fromMm' | 'toMm' | 'size'>, Omit<NoRoomForBase, 'sizeFaults'>> {
   const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
   const sums = pourSums(pour);
   const baseG = baseMassForVolume(sums, jugVolumeMl);

@@ -8,13 +8,15 @@ import {
   type Material,
 } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
-import { dose, type Plan, pourLetter, retyped, type Wetting } from '../../core/plan/plan';
+import { dose, type Plan, retyped, type Wetting } from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useStable } from '../shared/useStable';
 import { type DoseActions, DoseRow } from './DoseRow';
+import { PourSizeRow } from './PourSizeRow';
+import { PourTabs } from './PourTabs';
 
 interface Props {
   plan: Plan;
@@ -139,29 +141,27 @@ export function DoseGrid(props: Props) {
 
   return (
     <>
-      <div className="mb-1 flex items-center gap-3">
+      <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="doses-title" className="font-semibold">
           Doses
         </h2>
-        {plan.pours.length > 1 && (
-          <div role="tablist" className="tabs tabs-box tabs-sm" aria-label="Pour">
-            {plan.pours.map((each, index) => (
-              <button
-                // biome-ignore lint/suspicious/noArrayIndexKey: a pour is its place
-                key={index}
-                type="button"
-                role="tab"
-                aria-selected={index === pourIndex}
-                className={`tab min-h-11 min-w-11 ${index === pourIndex ? 'tab-active' : ''}`}
-                onClick={() => onPour(index)}
-              >
-                {pourLetter(index)} · {each.size.parts} parts
-              </button>
-            ))}
-          </div>
+        <PourTabs plan={plan} pourIndex={pourIndex} onPour={onPour} onEdit={onEdit} />
+        {plan.pours.length === 1 && (
+          <p className="quiet text-xs">As you say it: 2 %, 6 g, ½ tsp/lb, 6 drops/piece, = fragrance</p>
         )}
-        <p className="quiet text-xs">As you say it: 2 %, 6 g, ½ tsp/lb, 6 drops/piece, = fragrance</p>
       </div>
+      {plan.pours.length > 1 && (
+        <PourSizeRow
+          key={pourIndex}
+          plan={plan}
+          pourIndex={pourIndex}
+          sheetPour={sheetPour}
+          pieces={plan.pieces}
+          showing={showing}
+          onPour={onPour}
+          onEdit={onEdit}
+        />
+      )}
       <div className="min-h-24 overflow-y-auto">
         <table className="table-sm table table-fixed" ref={grid}>
           <thead className="bg-base-100 sticky top-0 z-10">

@@ -5,6 +5,7 @@ import { hasStop, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
+import { moveBoundary } from '../../core/plan/moveBoundary';
 import { PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type Plan, type PlanFile } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -130,7 +131,16 @@ export default function PlanWorkspace(props: Props) {
             One cavity of {file.mold.name}, in mm, in the base’s own colour
           </p>
           <div className="flex max-h-72 min-h-24 items-center justify-center">
-            <Section mold={file.mold} pours={sheet ? sectionPours(sheet) : []} locale={showing.locale} />
+            <Section
+              mold={file.mold}
+              pours={sheet ? sectionPours(sheet) : []}
+              locale={showing.locale}
+              onMove={
+                sheet && plan.pours.length > 1
+                  ? (below, toMm) => edit(moveBoundary(plan, sheet.pours, below, toMm), `boundary ${below}`)
+                  : undefined
+              }
+            />
           </div>
           <TurnRound file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
           <AnotherBase

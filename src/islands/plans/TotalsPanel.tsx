@@ -24,7 +24,8 @@ export function TotalsPanel({ sheet, showing }: { sheet: Sheet | null; showing: 
         <strong className="live rounded px-1">{showMass(totals.pieceG, showing)}</strong>
       </p>
       <p className="quiet mb-1 text-xs">
-        {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities} cavities,{' '}
+        {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities}{' '}
+        {mold.cavities === 1 ? 'cavity' : 'cavities'},{' '}
         {showVolume(totals.intoMoldMl / pieces, showing.locale)} each
       </p>
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm">

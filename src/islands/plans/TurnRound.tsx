@@ -1,6 +1,6 @@
 import { ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
-import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
+import { fillForPieceWeight, type PieceWeightFault, piecesFromBase } from '../../core/plan/backwards';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
@@ -96,19 +96,24 @@ function fromBase({ plan }: PlanFile, sheet: Sheet, massG: number): Turned {
 function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Turned {
   const fill = fillForPieceWeight(file, massG);
   if (!fill.success) {
-    return {
-      says:
-        fill.error.code === 'overfull'
-          ? `the cavity holds ${showMass(fill.error.mostG, showing)} at the most`
-          : `the fixed doses alone weigh ${showMass(fill.error.leastG, showing)} a piece`,
-      plan: null,
-    };
+    return { says: whyNoFill(fill.error, showing), plan: null };
   }
   if (fill.data < LEAST_FILL) return { says: 'that would fill less than 5 % of the cavity', plan: null };
   return {
     says: `fills to ${showPercent(fill.data, showing.locale)}`,
     plan: { ...file.plan, fillFraction: fill.data },
   };
+}
+
+function whyNoFill(fault: PieceWeightFault, showing: Showing): string {
+  switch (fault.code) {
+    case 'overfull':
+      return `the cavity holds ${showMass(fault.mostG, showing)} at the most`;
+    case 'additions-outweigh':
+      return `the fixed doses alone weigh ${showMass(fault.leastG, showing)} a piece`;
+    case 'sizes-fixed':
+      return `every pour has its own size: a piece weighs ${showMass(fault.pieceG, showing)}`;
+  }
 }
 
 interface FieldProps {

@@ -1,11 +1,9 @@
 import type { Sheet } from '../../core/plan/sheet';
 import type { SectionPour } from '../shared/Section';
 
-/** A sheet's pours as they lie in one cavity. */
+/** A sheet's pours as they lie in one cavity; none where the mold's shape is not known. */
 export function sectionPours(sheet: Sheet): SectionPour[] {
-  return sheet.pours.map(({ letter, base, intoMoldMl }) => ({
-    letter,
-    look: base.look,
-    volumeMl: intoMoldMl / sheet.pieces,
-  }));
+  return sheet.pours.flatMap(({ letter, base, fromMm, toMm }) =>
+    fromMm === null || toMm === null ? [] : [{ letter, look: base.look, fromMm, toMm }],
+  );
 }

@@ -1,0 +1,103 @@
+import { fail, ok, type Result } from '../result';
+import { parseNumber } from '../units/parseNumber';
+import { explainQuantityFault, parseQuantity } from '../units/parseQuantity';
+import { writeFigure } from '../units/writeQuantity';
+import { z } from '../zod';
+
+const millimetres = z.number().min(0.1).max(2000);
+
+/** How big a pour is, in any of the ways of the trade. */
+export const pourSizeSchema = z.discriminatedUnion('by', [
+  /** So many parts of what the other ways leave of the fill. */
+  z.strictObject({ by: z.literal('parts'), parts: z.number().min(0.001).max(10_000) }),
+  /** A weight over all cavities together, base and additions. */
+  z.strictObject({ by: z.literal('mass'), massG: z.number().min(0.01).max(1e6) }),
+  z.strictObject({ by: z.literal('thickness'), thicknessMm: millimetres }),
+  /** Up to a height above the floor. */
+  z.strictObject({ by: z.literal('height'), heightMm: millimetres }),
+  z.strictObject({ by: z.literal('fill'), fractionOfFill: z.number().min(0.001).max(1) }),
+  /** Until its surface in a round bottom is a disc of this diameter. */
+  z.strictObject({ by: z.literal('disc'), diameterMm: millimetres }),
+  /** Everything that is left of the fill. */
+  z.strictObject({ by: z.literal('rest') }),
+]);
+
+export type PourSize = z.infer<typeof pourSizeSchema>;
+
+/** Sizes that share what the others leave. */
+export function isShared(size: PourSize): size is Extract<PourSize, { by: 'parts' | 'rest' }> {
+  return size.by === 'parts' || size.by === 'rest';
+}
+
+/** A size as text that {@link parsePourSize} reads back as itself. */
+export function writePourSize(size: PourSize): string {
+  switch (size.by) {
+    case 'parts':
+      return `${writeFigure(size.parts, 4)} ${size.parts === 1 ? 'part' : 'parts'}`;
+    case 'mass':
+      return `${writeFigure(size.massG, 4)} g`;
+    case 'thickness':
+      return `${writeFigure(size.thicknessMm, 3)} mm`;
+    case 'height':
+      return `to ${writeFigure(size.heightMm, 3)} mm`;
+    case 'fill':
+      return `${writeFigure(size.fractionOfFill * 100, 4)} %`;
+    case 'disc':
+      return `disc ${writeFigure(size.diameterMm, 3)} mm`;
+    case 'rest':
+      return 'rest';
+  }
+}
+
+const EXAMPLES = '“1 part”, “50 g”, “8 mm”, “to 20 mm”, “¾ of the fill”, “disc 30 mm” or “rest”';
+
+/**
+ * Reads the size of a pour as it is said: `2 parts`, `8`, `50 g`, `2 oz`, `8 mm`, `to 20 mm`, `¾ of the fill`, `75 %`,
+ * `disc 30 mm`, `the rest`. Never throws.
+ *
+ * @returns the size, or one sentence on what was not understood and what to write
+ */
+export function parsePourSize(text: string): Result<PourSize, string> {
+  const typed = text.slice(0, 80).replace(/\s+/g, ' ').trim();
+  if (typed === '') return fail(`How big is this pour? Write ${EXAMPLES}.`);
+  if (/^(?:the )?rest$/i.test(typed)) return ok({ by: 'rest' });
+  const to = /^(?:up )?to (.+)$/i.exec(typed);
+  const disc = /^disc (?:of )?(.+)$|^(.+?) disc$/i.exec(typed);
+  const figures = to?.[1] ?? disc?.[1] ?? disc?.[2] ?? typed;
+  if (/^[-−–]/.test(figures)) return fail('A pour can’t be below zero. Take the minus sign away.');
+  const number = parseNumber(figures);
+  if (!number.success) return fail(`“${typed.slice(0, 24)}” can’t be read. Write ${EXAMPLES}.`);
+  const { value } = number.data;
+  const unit = number.data.rest.trim().toLowerCase();
+  const millimetre = lengthMm(value, unit);
+  if (to || disc) {
+    if (millimetre === null)
+      return fail(`“${typed.slice(0, 24)}” needs a length, such as ${to ? '“to 20 mm”' : '“disc 30 mm”'}.`);
+    return checked(to ? { by: 'height', heightMm: millimetre } : { by: 'disc', diameterMm: millimetre });
+  }
+  if (millimetre !== null) return checked({ by: 'thickness', thicknessMm: millimetre });
+  if (unit === '' || unit === 'part' || unit === 'parts') return checked({ by: 'parts', parts: value });
+  if (/^%(?: of the fill)?$/.test(unit)) return checked({ by: 'fill', fractionOfFill: value / 100 });
+  if (/^(?:of )?(?:the )?(?:fill|mold)$/.test(unit)) return checked({ by: 'fill', fractionOfFill: value });
+  const mass = parseQuantity(typed, ['mass']);
+  if (!mass.success)
+    return fail(
+      mass.error.code === 'unknown-unit' || mass.error.code === 'unit-not-for-this'
+        ? `“${typed.slice(0, 24)}” is no size of a pour. Write ${EXAMPLES}.`
+        : explainQuantityFault(mass.error, ['mass']),
+    );
+  return checked({ by: 'mass', massG: mass.data.kind === 'mass' ? mass.data.massG : 0 });
+}
+
+const MM_PER = { mm: 1, cm: 10, in: 25.4, inch: 25.4, inches: 25.4, '"': 25.4, '″': 25.4 } as const;
+
+function lengthMm(value: number, unit: string): number | null {
+  return unit in MM_PER ? value * MM_PER[unit as keyof typeof MM_PER] : null;
+}
+
+function checked(size: PourSize): Result<PourSize, string> {
+  const read = pourSizeSchema.safeParse(size);
+  return read.success
+    ? ok(read.data)
+    : fail('That is too small or too large for a pour. Check the figure and its unit.');
+}

@@ -1,0 +1,117 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
+import { type PourSize, parsePourSize, writePourSize } from '../../core/plan/pourSize';
+import type { SheetPour } from '../../core/plan/sheet';
+import { type Showing, showMass, showNumber, showVolume } from '../../core/units/showQuantity';
+
+interface Props {
+  plan: Plan;
+  pourIndex: number;
+  sheetPour: SheetPour | undefined;
+  pieces: number;
+  showing: Showing;
+  onPour(pourIndex: number): void;
+  onEdit(plan: Plan, about: string): void;
+}
+
+/** How big a pour is, as it is said and as it comes out; its place, and away with it. */
+export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPour, onEdit }: Props) {
+  const pour = plan.pours[pourIndex];
+  const [text, setText] = useState(() => (pour ? writePourSize(pour.size) : ''));
+  const written = pour ? writePourSize(pour.size) : '';
+  useEffect(() => {
+    // Changed from elsewhere (undo, a boundary that was dragged): show it, unless the text says the same already.
+    setText((before) => {
+      const read = parsePourSize(before);
+      return read.success && writePourSize(read.data) === written ? before : written;
+    });
+  }, [written]);
+  if (!pour) return null;
+  const read = parsePourSize(text);
+  const letter = pourLetter(pourIndex);
+
+  const withPours = (pours: Pour[], about: string) => onEdit({ ...plan, pours }, about);
+  const resize = (size: PourSize) =>
+    withPours(
+      plan.pours.map((each, index) => (index === pourIndex ? { ...each, size } : each)),
+      `size ${pourIndex}`,
+    );
+  function move(step: number) {
+    const pours = [...plan.pours];
+    const [moved] = pours.splice(pourIndex, 1);
+    if (!moved) return;
+    pours.splice(pourIndex + step, 0, moved);
+    withPours(pours, `move ${Date.now()}`);
+    onPour(pourIndex + step);
+  }
+
+  return (
+    <div className="mb-1">
+      <div className="flex items-center gap-1">
+        <label className="flex items-center gap-2 text-sm whitespace-nowrap">
+          Size of {letter}
+          <input
+            className={`input input-sm pointer-coarse:min-h-11 w-28 ${read.success ? '' : 'input-error'}`}
+            autoComplete="off"
+            maxLength={80}
+            value={text}
+            aria-invalid={!read.success}
+            aria-describedby="pour-size-says"
+            onChange={({ target }) => {
+              setText(target.value);
+              const next = parsePourSize(target.value);
+              if (next.success) resize(next.data);
+            }}
+          />
+        </label>
+        <p className="quiet mr-auto w-36 text-xs leading-tight">
+          {sheetPour && (
+            <>
+              {sheetPour.fromMm !== null &&
+                sheetPour.toMm !== null &&
+                `${showNumber(sheetPour.toMm - sheetPour.fromMm, 1, showing.locale)} mm, `}
+              {showVolume(sheetPour.intoMoldMl / pieces, showing.locale)} a cavity,{' '}
+              {showMass(sheetPour.intoMoldG, showing)} in all
+            </>
+          )}
+        </p>
+        <button
+          type="button"
+          className="btn btn-ghost btn-square min-h-11 min-w-11"
+          aria-label={`Pour ${letter} earlier`}
+          disabled={pourIndex === 0}
+          onClick={() => move(-1)}
+        >
+          <ArrowUp size={18} />
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-square min-h-11 min-w-11"
+          aria-label={`Pour ${letter} later`}
+          disabled={pourIndex === plan.pours.length - 1}
+          onClick={() => move(1)}
+        >
+          <ArrowDown size={18} />
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-square min-h-11 min-w-11"
+          aria-label={`Take out pour ${letter}`}
+          onClick={() => {
+            withPours(
+              plan.pours.filter((_, index) => index !== pourIndex),
+              `remove pour ${Date.now()}`,
+            );
+            onPour(Math.max(0, pourIndex - 1));
+          }}
+        >
+          <X size={18} />
+        </button>
+      </div>
+      <p id="pour-size-says" className="text-error text-xs" role={read.success ? undefined : 'alert'}>
+        {!read.success && read.error}
+      </p>
+    </div>
+  );
+}

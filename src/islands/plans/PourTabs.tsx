@@ -1,0 +1,56 @@
+import { Plus } from 'lucide-react';
+import { type Plan, pourLetter } from '../../core/plan/plan';
+import { writePourSize } from '../../core/plan/pourSize';
+
+interface Props {
+  plan: Plan;
+  pourIndex: number;
+  onPour(pourIndex: number): void;
+  onEdit(plan: Plan, about: string): void;
+}
+
+const MOST_POURS = 26;
+
+/** The pours in the order they are poured, and one more on top. */
+export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
+  const { pours } = plan;
+  function add() {
+    const top = pours.at(-1);
+    if (!top) return;
+    onEdit(
+      { ...plan, pours: [...pours, { baseId: top.baseId, size: { by: 'parts', parts: 1 }, doses: [] }] },
+      `pour ${Date.now()}`,
+    );
+    onPour(pours.length);
+  }
+  return (
+    <>
+      {pours.length > 1 && (
+        <div role="tablist" className="flex flex-wrap gap-1" aria-label="Pour">
+          {pours.map((each, index) => (
+            <button
+              // biome-ignore lint/suspicious/noArrayIndexKey: a pour is its place
+              key={index}
+              type="button"
+              role="tab"
+              aria-selected={index === pourIndex}
+              className={`btn btn-sm min-h-11 min-w-11 ${index === pourIndex ? 'btn-primary' : 'btn-secondary'}`}
+              onClick={() => onPour(index)}
+            >
+              {pourLetter(index)} · {writePourSize(each.size)}
+            </button>
+          ))}
+        </div>
+      )}
+      <button
+        type="button"
+        className="btn btn-sm btn-ghost min-h-11"
+        disabled={pours.length >= MOST_POURS}
+        onClick={add}
+      >
+        <Plus size={16} aria-hidden="true" />
+        Pour
+      </button>
+    </>
+  );
+}

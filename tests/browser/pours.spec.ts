@@ -1,0 +1,127 @@
+import { expect, test } from '@playwright/test';
+import { given, ownFile, saved, scent } from './workshop';
+
+test('pours are added, sized in every way, moved and taken out; contradictions are told in millimetres', async ({
+  page,
+  request,
+}) => {
+  // A box of 80 x 50 x 25 mm, 100 mL by measure: a millimetre is 4 mL.
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: 'Pour', exact: true }).click();
+  await page.getByRole('button', { name: 'Pour', exact: true }).click();
+  const size = page.getByLabel(/^Size of/);
+  const tab = (letter: string) => page.getByRole('tab', { name: new RegExp(`^${letter}`) });
+  const checks = page.getByRole('region', { name: 'Checks' });
+
+  await tab('A').click();
+  await size.fill('8 mm');
+  await expect(page.getByText(/8\.0 mm, 32\.0 mL a cavity/)).toBeVisible();
+  await tab('B').click();
+  await size.fill('to 12 mm');
+  await expect(page.getByText(/4\.0 mm, 16\.0 mL a cavity/)).toBeVisible();
+  await tab('C').click();
+  await size.fill('the rest');
+  await expect(page.getByText(/13\.0 mm, 52\.0 mL a cavity/)).toBeVisible();
+
+  for (const [typed, reason] of [
+    ['', 'How big is this pour?'],
+    ['-3 mm', 'below zero'],
+    ['two spoons', 'can’t be read'],
+    ['3 drops', 'no size of a pour'],
+    ['1e9 mm', 'no size of a pour'],
+  ] as const) {
+    await size.fill(typed);
+    await expect(page.getByRole('alert').filter({ hasText: reason })).toBeVisible();
+  }
+  await size.fill('25 mm');
+  await expect(checks.getByText('Pour C would run over: 12.0 mm too much')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'To the bench' })).toBeDisabled();
+  await size.fill('¾ of the fill');
+  await expect(checks.getByText(/would run over/)).toBeVisible();
+  await size.fill('rest');
+  await expect(checks.getByText('Within every limit the shelf knows.')).toBeVisible();
+
+  // The boundary by keyboard: two pours change, the third stays.
+  const boundary = page.getByRole('slider', { name: 'Boundary of A and B' });
+  await boundary.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(boundary).toHaveAttribute('aria-valuenow', '9');
+  await page.keyboard.press('ArrowUp');
+  await expect(tab('A')).toContainText('to 10 mm');
+  await expect(tab('B')).toContainText('to 12 mm');
+  await expect(tab('C')).toContainText('rest');
+
+  // And by the pointer, to a whole millimetre.
+  const box = await boundary.locator('line').boundingBox();
+  const scale = await page
+    .getByRole('group', { name: /^Section of one cavity/ })
+    .evaluate((svg) => (svg as SVGSVGElement).getScreenCTM()?.a ?? 1);
+  if (!box) throw new Error('no boundary');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y + 4.2 * scale, { steps: 6 });
+  await page.mouse.up();
+  await expect(tab('A')).toContainText('to 6 mm');
+  await page.keyboard.press('Control+z');
+  await expect(tab('A')).not.toContainText('to 6 mm');
+
+  await tab('A').click();
+  await size.fill('to 10 mm');
+  await tab('B').click();
+  await page.getByRole('button', { name: 'Pour B earlier' }).click();
+  await expect(tab('A')).toContainText('to 12 mm');
+  await expect(page.getByText(/ends below where it begins/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await tab('C').click();
+  await page.getByRole('button', { name: 'Take out pour C' }).click();
+  await expect(page.getByRole('tab')).toHaveCount(2);
+  await expect(checks.getByText(/less than the fill/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(tab('C')).toContainText('rest');
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  await expect(
+    page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: /^C: Pour/ }),
+  ).toBeVisible();
+});
+
+test('a cavity is measured in guided ways, and water steps draw a shape of their own', async ({ page }) => {
+  const name = `Jelly mold ${process.pid}`;
+  await page.goto('/molds');
+  await page.getByRole('button', { name: 'New mold' }).click();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Cavities').fill('4');
+  const measuring = page.getByRole('region', { name: 'Measuring' });
+  await measuring.getByLabel('On the scale').fill('4 fl oz');
+  await measuring.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(measuring.getByRole('alert')).toContainText('doesn’t fit here');
+  await measuring.getByLabel('On the scale').fill('60 g');
+  await measuring.getByRole('button', { name: 'Add', exact: true }).click();
+  await measuring.getByLabel('How').selectOption({ label: 'Water, by the measuring jug' });
+  await measuring.getByLabel('In one cavity').fill('2.1 fl oz');
+  await measuring.getByLabel('In one cavity').press('Enter');
+  // 60 and 62.10 mL: 61.05 mL, 3.45 % apart.
+  await expect(measuring.getByText('from 2, 3.45 % apart')).toBeVisible();
+  await expect(page.getByLabel(/^One cavity holds/)).toHaveValue('61.05');
+  await measuring.getByLabel('How').selectOption({ label: 'Melted base, weighed' });
+  await measuring.getByLabel('Of which base').selectOption('glaze');
+  await measuring.getByLabel('On the scale').fill('70 g');
+  await measuring.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(measuring.getByText('Two ways disagree by more than 5 %:')).toBeVisible();
+  await measuring.getByRole('button', { name: 'Use Water, by weight or jug' }).click();
+  await expect(page.getByLabel(/^One cavity holds/)).toHaveValue('61.05');
+
+  await page.getByLabel('Shape inside').selectOption({ label: 'Measured in steps of water' });
+  await page.getByLabel('Water steps').fill('20 6; 15 11');
+  await page.getByRole('button', { name: 'Put there' }).click();
+  await expect(page.getByText('must rise in height and in volume')).toBeVisible();
+  await page.getByLabel('Water steps').fill('10 mL 6 mm; 30 mL 12 mm; 61 mL 20 mm');
+  await expect(page.getByText(/By its dimensions a cavity holds 61\.0 mL/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put there' }).click();
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(page.getByLabel('Water steps')).toHaveValue('10 6; 30 12; 61 20');
+});
