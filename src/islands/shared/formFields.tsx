@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import type { UseFormRegisterReturn } from 'react-hook-form';
 import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';
-import { writeFigure } from '../../core/units/writeQuantity';
 import { z } from '../../core/zod';
 
 /** A form's text that must be a figure of `rule`. */
@@ -14,26 +13,8 @@ export function figureText(rule: FigureRule) {
   });
 }
 
-/** A form's text that may stay empty: then nobody knows the figure, and it is null. */
-export function figureTextOrUnknown(rule: FigureRule) {
-  const known = figureText(rule);
-  return z.string().transform((text, context) => {
-    if (text.trim() === '') return null;
-    const parsed = known.safeParse(text);
-    if (parsed.success) return parsed.data;
-    context.addIssue({ code: 'custom', message: parsed.error.issues[0]?.message ?? 'Can’t be read.' });
-    return z.NEVER;
-  });
-}
-
 export function nameText(longest: number) {
   return z.string().trim().min(1, 'Give it a name.').max(longest, `${longest} characters at the most.`);
-}
-
-const DECIMALS = 6;
-
-export function writeKnown(value: number | null): string {
-  return value === null ? '' : writeFigure(value, DECIMALS);
 }
 
 interface FieldProps {
