@@ -2,7 +2,14 @@ import type { Mold } from '../src/core/molds/mold';
 
 // Invented molds of the invented workshop.
 
-const common = { madeOf: 'silicone', highestC: 230, shrinkageFraction: null, boughtFrom: '' } as const;
+const common = {
+  madeOf: 'silicone',
+  highestC: 230,
+  shrinkageFraction: null,
+  sliceMm: null,
+  endTrimMm: 0,
+  boughtFrom: '',
+} as const;
 
 export const MOLDS: readonly Mold[] = [
   {
@@ -59,8 +66,10 @@ export const MOLDS: readonly Mold[] = [
     ...common,
     madeOf: 'wood',
     highestC: 90,
+    sliceMm: 23,
+    endTrimMm: 5,
     boughtFrom: 'Built by a neighbour',
-    note: 'Lined wood, ten bars of 24 mm.',
+    note: 'Lined wood, ten bars.',
   },
   {
     id: 'dome-six',

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { given, ownFile, saved, scent } from './workshop';
 
@@ -87,6 +88,36 @@ test('pours are added, sized in every way, moved and taken out; contradictions a
   await expect(
     page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: /^C: Pour/ }),
   ).toBeVisible();
+});
+
+test('the section flips between mold, bar and face, and is kept as SVG in millimetres and as PNG', async ({
+  page,
+}) => {
+  await page.goto('/plans');
+  await page.getByRole('link', { name: /Night Ferry/ }).click();
+  const panel = page.getByRole('region', { name: 'Section' });
+  const saves = async (kind: string) => {
+    const download = page.waitForEvent('download');
+    await panel.getByRole('button', { name: `Keep the drawing as ${kind}` }).click();
+    const file = await download;
+    expect(file.suggestedFilename()).toMatch(new RegExp(`^Night Ferry .*\\.${kind.toLowerCase()}$`));
+    return readFileSync((await file.path()) ?? '');
+  };
+  await panel.getByRole('button', { name: 'Face' }).click();
+  // 6 x 90 mL of a half ball of 70 mm: the moon is a disc of 30 mm, the halo one of 45 mm, the dark reaches the rim.
+  const radii = await panel
+    .getByRole('img', { name: 'The face of the bar, from above' })
+    .locator('circle')
+    .evaluateAll((all) => [...new Set(all.map((each) => Number(Number(each.getAttribute('r')).toFixed(1))))]);
+  expect(radii).toEqual([35, 22.5, 15]);
+  const svg = (await saves('SVG')).toString();
+  expect(svg).toContain('width="78mm"');
+  expect(svg).not.toContain('class=');
+  await panel.getByRole('button', { name: 'Unmolded' }).click();
+  await expect(panel.getByRole('img', { name: /The bar unmolded, face up, 70 by 35\.0 mm/ })).toBeVisible();
+  const png = await saves('PNG');
+  expect(png.subarray(1, 4).toString()).toBe('PNG');
+  expect(png.length).toBeGreaterThan(5000);
 });
 
 test('a cavity is measured in guided ways, and water steps draw a shape of their own', async ({ page }) => {

@@ -133,6 +133,8 @@ export function mold(over: Partial<Mold> = {}): Mold {
     highestC: null,
     usualFillFraction: 1,
     shrinkageFraction: null,
+    sliceMm: null,
+    endTrimMm: 0,
     boughtFrom: '',
     note: '',
     ...over,

@@ -102,6 +102,10 @@ export const moldSchema = z.strictObject({
   usualFillFraction: z.number().min(0.05).max(1),
   /** How much a piece shrinks on cooling, as a fraction of its length. */
   shrinkageFraction: z.number().min(0).max(0.2).nullable(),
+  /** Thickness of a bar that is sliced off a loaf or a log; null when it is not sliced. */
+  sliceMm: z.number().min(1).max(500).nullable(),
+  /** What is cut off at each end first. */
+  endTrimMm: z.number().min(0).max(500),
   boughtFrom: z.string().max(200),
   note: z.string().max(2000),
 });

@@ -5,6 +5,7 @@ import { isClose, mold } from '../../../tests/support/planFiles';
 import { densityFromCavity, measuredWays } from './measure';
 import { MEASURED_BY, MOLD_MATERIALS, type Mold, moldSchema, type Shape } from './mold';
 import { fieldsOfShape, readMold, typedMold } from './moldText';
+import { slicesOf } from './slicing';
 
 const mm = fc.integer({ min: 200, max: 3000 }).map((tenths) => tenths / 10);
 const points = fc.constant<{ heightMm: number; halfWidthMm: number }[]>([
@@ -47,6 +48,8 @@ const anyMold: fc.Arbitrary<Mold> = fc
     shrinkageFraction: fc.option(fc.integer({ min: 0, max: 200 }).map((n) => n / 1000)),
     usualFillFraction: fc.constantFrom(0.5, 0.875, 1),
     boughtFrom: fc.constantFrom('', 'A stall'),
+    sliceMm: fc.option(fc.integer({ min: 1, max: 50 })),
+    endTrimMm: fc.integer({ min: 0, max: 20 }),
     measures: fc.array(
       fc.record({
         by: fc.constantFrom(...MEASURED_BY),
@@ -87,6 +90,22 @@ test('a shape asks for its own dimensions, and what cannot be is told at its fie
   assert.match(faults({ shapeKind: 'water-steps', steps: '20 5; 10 9' }).steps ?? '', /rise/);
   assert.match(faults({ capacityMl: '4 oz' }).capacityMl ?? '', /Only a number of mL/);
   assert.deepEqual(faults({ capacityMl: '4 fl oz' }), {});
+});
+
+test('bars from a loaf: whole slices of what the trims leave, and nothing of its weight is lost', () => {
+  const shape = { kind: 'box', lengthMm: 240, widthMm: 70, depthMm: 60, draftDeg: 0, cornerMm: 0 } as const;
+  // (240 − 2 · 5) / 23 = 10 bars, each 23/240 of the loaf.
+  const slices = slicesOf({ shape, sliceMm: 23, endTrimMm: 5 });
+  assert.ok(slices?.bars === 10 && isClose(slices.barShare, 23 / 240) && isClose(slices.trimShare, 10 / 240));
+  assert.equal(slicesOf({ shape, sliceMm: 23.1, endTrimMm: 5 })?.bars, 9);
+  assert.equal(slicesOf({ shape, sliceMm: null, endTrimMm: 5 }), null);
+  assert.equal(slicesOf({ shape: { kind: 'hemisphere', diameterMm: 60 }, sliceMm: 20, endTrimMm: 0 }), null);
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 0, max: 150 }), (sliceMm, endTrimMm) => {
+      const cut = slicesOf({ shape, sliceMm, endTrimMm });
+      assert.ok(cut && cut.trimShare > -1e-12 && isClose(cut.bars * cut.barShare + cut.trimShare, 1));
+    }),
+  );
 });
 
 test('the ways of measuring stand side by side, and base over water is a density', () => {

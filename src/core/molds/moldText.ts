@@ -87,6 +87,9 @@ export const measuresText = listField(measure);
 const SHAPE_KEY = 'shapeKind';
 const ROUND: readonly Shape['kind'][] = ['cylinder', 'frustum', 'hemisphere', 'sphere', 'half-cylinder'];
 
+/** Shapes that a loaf may have. */
+const LONG: readonly Shape['kind'][] = ['box', 'half-cylinder', 'drawn-out'];
+
 const OWN: readonly MoldField[] = [
   { key: 'name', label: 'Name', text: nameField(80), first: '' },
   {
@@ -144,6 +147,25 @@ const OWN: readonly MoldField[] = [
     text: unknownField(figureField({ unit: '%', least: 0, most: 20 }, 0.01)),
     first: '',
     decimal: true,
+  },
+  {
+    key: 'sliceMm',
+    label: 'Sliced into bars of',
+    unit: 'mm',
+    hint: 'Empty: not sliced',
+    text: unknownField(small(1, 500, 'mm')),
+    first: '',
+    decimal: true,
+    shapes: LONG,
+  },
+  {
+    key: 'endTrimMm',
+    label: 'Cut off at each end',
+    unit: 'mm',
+    text: small(0, 500, 'mm'),
+    first: '0',
+    decimal: true,
+    shapes: LONG,
   },
   { key: 'boughtFrom', label: 'Bought from', text: textField(200), first: '' },
   { key: 'measures', label: 'Measured before', text: measuresText, first: 'none' },

@@ -6,7 +6,7 @@ export const molds: Migration = {
   sql: /* sql */ `
     UPDATE molds SET record = json_insert(record,
       '$.measures', json('[]'), '$.madeOf', 'unknown', '$.highestC', json('null'),
-      '$.shrinkageFraction', json('null'), '$.boughtFrom', '');
+      '$.shrinkageFraction', json('null'), '$.sliceMm', json('null'), '$.endTrimMm', 0, '$.boughtFrom', '');
     UPDATE molds SET record = json_insert(record, '$.shape.draftDeg', 0, '$.shape.cornerMm', 0)
       WHERE record ->> '$.shape.kind' = 'box';
   `,

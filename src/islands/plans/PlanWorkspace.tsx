@@ -5,13 +5,11 @@ import { hasStop, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
-import { moveBoundary } from '../../core/plan/moveBoundary';
 import { PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type Plan, type PlanFile } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { Showing } from '../../core/units/showQuantity';
 import { callApi } from '../shared/api';
-import { Section } from '../shared/Section';
 import { AnotherBase } from './AnotherBase';
 import { ChecksPanel } from './ChecksPanel';
 import { ConflictDialog } from './ConflictDialog';
@@ -19,7 +17,7 @@ import { DoseGrid } from './DoseGrid';
 import { FixedDosesHint } from './FixedDosesHint';
 import { PlanBar } from './PlanBar';
 import { planHistory, startHistory } from './planHistory';
-import { sectionPours } from './sectionPours';
+import { SectionPanel } from './SectionPanel';
 import { TotalsPanel } from './TotalsPanel';
 import { TurnRound } from './TurnRound';
 import { keptDraft, useAutosave } from './useAutosave';
@@ -130,18 +128,7 @@ export default function PlanWorkspace(props: Props) {
           <p className="quiet mb-2 text-xs">
             One cavity of {file.mold.name}, in mm, in the base’s own colour
           </p>
-          <div className="flex max-h-72 min-h-24 items-center justify-center">
-            <Section
-              mold={file.mold}
-              pours={sheet ? sectionPours(sheet) : []}
-              locale={showing.locale}
-              onMove={
-                sheet && plan.pours.length > 1
-                  ? (below, toMm) => edit(moveBoundary(plan, sheet.pours, below, toMm), `boundary ${below}`)
-                  : undefined
-              }
-            />
-          </div>
+          <SectionPanel plan={plan} mold={file.mold} sheet={sheet} locale={showing.locale} onEdit={edit} />
           <TurnRound file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
           <AnotherBase
             file={file}

@@ -1,3 +1,4 @@
+import { slicesOf } from '../../core/molds/slicing';
 import type { Sheet } from '../../core/plan/sheet';
 import { type Showing, showMass, showVolume } from '../../core/units/showQuantity';
 
@@ -14,6 +15,7 @@ export function TotalsPanel({ sheet, showing }: { sheet: Sheet | null; showing: 
     );
   }
   const { totals, pieces, mold } = sheet;
+  const slices = slicesOf(mold);
   return (
     <section className="plate p-3" aria-labelledby="totals-title">
       <h2 id="totals-title" className="sr-only">
@@ -28,6 +30,13 @@ export function TotalsPanel({ sheet, showing }: { sheet: Sheet | null; showing: 
         {mold.cavities === 1 ? 'cavity' : 'cavities'},{' '}
         {showVolume(totals.intoMoldMl / pieces, showing.locale)} each
       </p>
+      {slices && slices.bars > 0 && (
+        <p className="mb-1 text-sm">
+          Sliced into <strong>{slices.bars * pieces}</strong> bars of{' '}
+          <strong>{showMass(totals.pieceG * slices.barShare, showing)}</strong>, trims{' '}
+          {showMass(totals.intoMoldG * slices.trimShare, showing)}
+        </p>
+      )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm">
         {sheet.pours.map((pour) => (
           <Row

@@ -1,5 +1,5 @@
 import type { Sheet } from '../../core/plan/sheet';
-import type { SectionPour } from '../shared/Section';
+import type { SectionPour } from '../section/drawing';
 
 /** A sheet's pours as they lie in one cavity; none where the mold's shape is not known. */
 export function sectionPours(sheet: Sheet): SectionPour[] {

@@ -1,16 +1,10 @@
-import { type RefObject, useId, useRef, useState } from 'react';
-import type { Base } from '../../core/materials/base';
+import { useId, useRef } from 'react';
 import type { Mold } from '../../core/molds/mold';
-import { depthMm, halfWidthAtMm, isKnown, type KnownShape, widthMm } from '../../core/molds/shape';
+import { depthMm, halfWidthAtMm, isKnown, widthMm } from '../../core/molds/shape';
 import { showNumber } from '../../core/units/showQuantity';
-
-/** A pour as it lies in the cavity, mm from the floor. */
-export interface SectionPour {
-  letter: string;
-  look: Base['look'];
-  fromMm: number;
-  toMm: number;
-}
+import { Boundary } from './Boundary';
+import { INK, LOOK_COLOUR, outline, PATTERNS, Patterns, type SectionPour, WALL_MM, wall } from './drawing';
+import { PourLabel } from './PourLabel';
 
 interface Props {
   mold: Mold;
@@ -21,17 +15,6 @@ interface Props {
   /** The boundary above a pour is moved to a height; left out where nothing can be moved. */
   onMove?: ((below: number, toMm: number) => void) | undefined;
 }
-
-const LOOK_COLOUR: Record<Base['look'], string> = {
-  clear: '#cfe3ea',
-  translucent: '#e0ebec',
-  white: '#f8f6ee',
-  ivory: '#f0e3c3',
-  tinted: '#e2b865',
-};
-const INK = '#131f3a';
-const WALL_MM = 2.5;
-const OUTLINE_STEPS = 48;
 
 /**
  * One cavity cut through its middle, its pours in place. One unit of the drawing is one millimetre in both
@@ -88,20 +71,14 @@ export function Section({ mold, pours, locale, thumbnail = false, onMove }: Prop
               stroke="none"
             />
           )}
-          {!thumbnail && toMm - fromMm > text * 0.5 && (
-            <text
-              x={0}
-              y={-(fromMm + toMm) / 2 + labelSize(text, toMm - fromMm) * 0.35}
-              fontSize={labelSize(text, toMm - fromMm)}
-              textAnchor="middle"
-              fill={INK}
-              fontWeight={600}
-              stroke={LOOK_COLOUR[look]}
-              strokeWidth={text * 0.35}
-              paintOrder="stroke"
-            >
-              {toMm - fromMm > text * 1.1 ? `${letter} · ${look}` : letter}
-            </text>
+          {!thumbnail && (
+            <PourLabel
+              letter={letter}
+              look={look}
+              thicknessMm={toMm - fromMm}
+              y={-(fromMm + toMm) / 2}
+              text={text}
+            />
           )}
         </g>
       ))}
@@ -146,123 +123,6 @@ export function Section({ mold, pours, locale, thumbnail = false, onMove }: Prop
       )}
     </svg>
   );
-}
-
-/** A pour has a pattern as well as a colour; the first is plain. */
-const PATTERNS = ['', 'M0,4 L4,0', 'M0,2 L4,2', 'M0,0 L4,4', 'M2,0 L2,4', 'M0,4 L4,0 M0,0 L4,4'] as const;
-
-function Patterns({ id, size }: { id: string; size: number }) {
-  return (
-    <defs>
-      {PATTERNS.map((path, index) => (
-        <pattern
-          key={path}
-          id={`${id}-${index}`}
-          width={4}
-          height={4}
-          patternUnits="userSpaceOnUse"
-          patternTransform={`scale(${size / 4})`}
-        >
-          <path d={path} stroke={INK} strokeWidth={0.5} strokeOpacity={0.45} fill="none" />
-        </pattern>
-      ))}
-    </defs>
-  );
-}
-
-interface BoundaryProps {
-  names: string;
-  atMm: number;
-  leastMm: number;
-  mostMm: number;
-  halfWidthMm: number;
-  text: number;
-  locale: string;
-  svg: RefObject<SVGSVGElement | null>;
-  onMove(toMm: number): void;
-}
-
-const KEY_STEPS_MM: Record<string, number> = { ArrowUp: 1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
-
-/** The line between two pours: dragged by pointer or finger, moved by arrow keys, to whole millimetres. */
-function Boundary({ names, atMm, leastMm, mostMm, halfWidthMm, text, locale, svg, onMove }: BoundaryProps) {
-  const [held, setHeld] = useState(false);
-  /** A line is held from as far away as its neighbour allows. */
-  const reach = (toNextMm: number) => Math.min(text * 0.9, toNextMm / 2);
-  function heightOf(event: PointerEvent): number | null {
-    const toDrawing = svg.current?.getScreenCTM()?.inverse();
-    return toDrawing ? -new DOMPoint(event.clientX, event.clientY).matrixTransform(toDrawing).y : null;
-  }
-  return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label={`Boundary of ${names}`}
-      aria-orientation="vertical"
-      aria-valuenow={Number(atMm.toFixed(1))}
-      aria-valuemin={Number(leastMm.toFixed(1))}
-      aria-valuemax={Number(mostMm.toFixed(1))}
-      aria-valuetext={`${showNumber(atMm, 1, locale)} mm`}
-      className="cursor-ns-resize touch-none"
-      onKeyDown={(event) => {
-        const step = KEY_STEPS_MM[event.key];
-        if (step === undefined) return;
-        event.preventDefault();
-        onMove(Math.round(atMm) + step);
-      }}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setHeld(true);
-      }}
-      onPointerMove={(event) => {
-        const heightMm = held ? heightOf(event.nativeEvent) : null;
-        if (heightMm !== null && Math.round(heightMm) !== atMm) onMove(Math.round(heightMm));
-      }}
-      onPointerUp={() => setHeld(false)}
-      onPointerCancel={() => setHeld(false)}
-    >
-      <rect
-        x={-halfWidthMm}
-        y={-atMm - reach(mostMm - atMm)}
-        width={halfWidthMm * 2 + text * 3.4}
-        height={reach(mostMm - atMm) + reach(atMm - leastMm)}
-        fill="transparent"
-      />
-      <line
-        x1={-halfWidthMm}
-        x2={halfWidthMm + text * 0.7}
-        y1={-atMm}
-        y2={-atMm}
-        stroke="currentColor"
-        strokeWidth={held ? text / 5 : text / 9}
-      />
-      <text x={halfWidthMm + text} y={-atMm + text * 0.3} fontSize={text * 0.9} fill="currentColor">
-        {showNumber(atMm, 1, locale)}
-      </text>
-    </g>
-  );
-}
-
-/** The inside between two heights as a path; y grows downwards in a drawing, so heights are negative. */
-function outline(shape: KnownShape, fromMm: number, toMm: number): string {
-  const heights = Array.from(
-    { length: OUTLINE_STEPS + 1 },
-    (_, step) => fromMm + ((toMm - fromMm) * step) / OUTLINE_STEPS,
-  );
-  const right = heights.map((height) => `${halfWidthAtMm(shape, height)},${-height}`);
-  const left = heights.map((height) => `${-halfWidthAtMm(shape, height)},${-height}`).reverse();
-  return `M${right.join('L')}L${left.join('L')}Z`;
-}
-
-function wall(shape: KnownShape): string {
-  const depth = depthMm(shape);
-  const half = widthMm(shape) / 2 + WALL_MM;
-  return `M${-half},${-depth}L${half},${-depth}L${half},${WALL_MM}L${-half},${WALL_MM}Z`;
-}
-
-/** Height of a pour's label, so that it stays inside a thin pour. */
-function labelSize(text: number, thicknessMm: number): number {
-  return Math.min(text, thicknessMm * 0.9);
 }
 
 const TICK_MM = 5;
