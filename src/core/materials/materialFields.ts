@@ -14,7 +14,7 @@ import { parseNumber } from '../units/parseNumber';
 import { writeFigure } from '../units/writeQuantity';
 import type { Blend } from './blend';
 import type { Allergen } from './fragrance';
-import type { MaterialKind } from './material';
+import { MATERIAL_KINDS, type MaterialKind } from './material';
 import {
   BASE_KIND_NAMES,
   FORM_NAMES,
@@ -42,15 +42,7 @@ export interface MaterialField extends RecordField {
   decimal?: true;
 }
 
-const ALL: readonly MaterialKind[] = [
-  'base',
-  'fragrance',
-  'blend',
-  'colorant',
-  'additive',
-  'dispersant',
-  'packaging',
-];
+const ALL = MATERIAL_KINDS;
 const DOSED: readonly MaterialKind[] = ['fragrance', 'colorant', 'additive', 'dispersant'];
 const IN_SOAP: readonly MaterialKind[] = ['base', ...DOSED];
 const BASE: readonly MaterialKind[] = ['base'];

@@ -33,7 +33,14 @@ export function LotForm({ material, was, onSaved, onClose }: Props) {
       return {
         values: {},
         errors: Object.fromEntries(
-          read.error.map(({ key, reason }) => [key, { type: 'custom', message: reason }]),
+          read.error.map(({ key, reason }) => [
+            key,
+            {
+              type: 'custom',
+              message:
+                key === 'amount' && material.kind === 'packaging' ? 'Write how many pieces came.' : reason,
+            },
+          ]),
         ),
       };
     },
