@@ -36,6 +36,16 @@ const VIEWS = [
   ['plans', '/plans'],
   ['plan-workspace', `/plans/${planNamed('Tinsmith')}`],
   [
+    'plan-pours',
+    `/plans/${planNamed('Lighthouse')}`,
+    async (page) => page.getByRole('tab', { name: /^B/ }).click(),
+  ],
+  [
+    'face',
+    `/plans/${planNamed('Night Ferry')}`,
+    async (page) => page.getByRole('button', { name: 'Face' }).click(),
+  ],
+  [
     'plan-checks',
     `/plans/${planNamed('Nettle')}`,
     async (page) => {
@@ -51,7 +61,7 @@ const VIEWS = [
       await page.getByLabel('On the scale').fill('3.9');
     },
   ],
-  ['molds', '/molds', async (page) => page.getByRole('button', { name: /Guest pebbles/ }).click()],
+  ['molds', '/molds', async (page) => page.getByRole('button', { name: /Slab bar tray/ }).click()],
   ['shelf', '/shelf'],
   [
     'lots',

@@ -1,4 +1,4 @@
-import { accessSync, constants, mkdirSync } from 'node:fs';
+import { accessSync, constants } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type Database from 'better-sqlite3';
 import type { Material } from '../core/materials/material';
@@ -10,6 +10,7 @@ import { NewerDatabaseError } from '../db/migrate';
 import { planTable } from '../db/plans';
 import { recordTable } from '../db/records';
 import { runTable } from '../db/runs';
+import { makeFolder } from './makeFolder';
 import { Problem } from './problem';
 
 /** Everything a use case works on: the tables, and the time as ISO 8601. */
@@ -30,7 +31,7 @@ export const DATABASE_FILE = 'workshop.sqlite';
 /** Opens the workshop in a data folder, made when it is not there; `:memory:` keeps nothing. */
 export function openWorkshop(dataFolder: string, now = () => new Date().toISOString()): Workshop {
   const inMemory = dataFolder === ':memory:';
-  if (!inMemory) mkdirSync(dataFolder, { recursive: true });
+  if (!inMemory) makeFolder(dataFolder);
   const db = openDatabase(inMemory ? dataFolder : join(dataFolder, DATABASE_FILE));
   return {
     db,

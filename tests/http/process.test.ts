@@ -120,12 +120,16 @@ test('what keeps it from starting is one clear sentence and exit code 1', async 
 
   const inTheWay = join(folder.path, 'a-file');
   writeFileSync(inTheWay, '');
+  // Where the system has it, a file system that takes no folder at all.
+  const proc = existsSync('/proc/self') ? '/proc/no-such/data' : join(inTheWay, 'other');
+  const noFolder = await runToEnd(['--data', proc, '--port', String(await freePort())]);
   const unwritable = await runToEnd(['--data', join(inTheWay, 'data'), '--port', String(await freePort())]);
 
   const cases: [{ code: number; printed: string }, RegExp][] = [
     [taken, /^Port \d+ is taken.*--port \d+\.$/],
     [tooNew, /^The workshop's database is at step 999.*nothing was changed\.$/],
     [unwritable, /^The data folder can't be used: .*\. Choose another with --data\.$/],
+    [noFolder, /^The data folder can't be used: .*\. Choose another with --data\.$/],
     [await runToEnd(['--port', 'eighty']), /^--port eighty is not a port/],
     [await runToEnd(['--port', '70000']), /^--port 70000 is not a port/],
     [await runToEnd(['--reset']), /^--reset belongs to the demo/],
