@@ -94,6 +94,7 @@ for (const [name, path, before] of VIEWS) {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     colorScheme: 'light',
+    reducedMotion: 'reduce',
   });
   await page.goto(server.base + path, { waitUntil: 'networkidle' });
   await before?.(page);
@@ -105,6 +106,7 @@ const night = await browser.newPage({
   viewport: { width: 1280, height: 800 },
   locale: 'en-GB',
   colorScheme: 'dark',
+  reducedMotion: 'reduce',
 });
 await night.goto(`${server.base}/bench/${run}`, { waitUntil: 'networkidle' });
 await night.screenshot({ path: join(folder, 'bench-night.png') });
