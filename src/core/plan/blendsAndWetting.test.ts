@@ -15,6 +15,7 @@ import {
 } from '../../../tests/support/planFiles';
 import { blendAsFragrance, blendFaults, blendShares } from '../materials/blend';
 import { runState } from '../run/runState';
+import { howSaid } from './howSaid';
 import { planFileSchema } from './plan';
 import { doseOf } from './sheet';
 
@@ -116,6 +117,28 @@ test('alcohol leaves again and is in no weight; glycerin stays and is in the sol
   assert.ok(isClose(glycerin.additionsOfBase, 0.024));
   // By hand: 600 mL = B · (1 + 0.006 / 3 + 0.018 / 1.26).
   assert.ok(isClose(glycerin.baseG, 600 / (1 + 0.002 + 0.018 / 1.26)));
+});
+
+test('a line says what was typed, of which blend, or that it only wets', () => {
+  const file = planFile(
+    [
+      {
+        doses: [
+          [outer, '2 %'],
+          [colorant(), '0.3 %', { dispersantId: 'wet-1', times: 2 }],
+        ],
+      },
+    ],
+    {},
+    mold(),
+    [a, b, inner, dispersant()],
+  );
+  assert.deepEqual(sheetOf(file).pours[0]?.lines.map(howSaid), [
+    '2 % Outer',
+    '2 % Outer',
+    '0.3 %',
+    'to wet it',
+  ]);
 });
 
 test('actives go into one beaker, a wetted powder into a cup of its own', () => {

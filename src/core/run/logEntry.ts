@@ -1,3 +1,4 @@
+import { howSaid } from '../plan/howSaid';
 import type { Run, Verdict } from './run';
 import { runState } from './runState';
 
@@ -46,7 +47,7 @@ export function logEntry(run: Run): LogEntry {
       {
         pourLetter: pour.letter,
         name: line?.material.name ?? pour.base.name,
-        text: line?.text ?? null,
+        text: line ? howSaid(line) : null,
         plannedG,
         targetG,
         actualG,

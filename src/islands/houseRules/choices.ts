@@ -62,7 +62,8 @@ export const CHOICES: {
   },
   units: {
     title: 'Units',
-    reason: 'What a new browser shows. Every screen can be switched, and every field takes any unit.',
+    reason:
+      'What a new browser shows. Every screen can be switched, and weights and volumes can be typed in any unit.',
     options: { metric: 'Grams and °C', us: 'Ounces and °F' },
   },
 };

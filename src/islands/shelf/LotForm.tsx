@@ -15,6 +15,7 @@ import type { LotView } from './lotView';
 interface Props {
   material: Material;
   was: LotView | null;
+  currency: string;
   onSaved(view: LotView): void;
   onClose(): void;
 }
@@ -22,7 +23,7 @@ interface Props {
 const CONTEXT: TextContext = { decimal: 'either', idOf: () => undefined, nameOf: (id) => id };
 
 /** The label of a lot. The amount may be typed in any unit; a volume is weighed by the material's density. */
-export function LotForm({ material, was, onSaved, onClose }: Props) {
+export function LotForm({ material, was, currency, onSaved, onClose }: Props) {
   const form = useForm<RecordTexts>({
     defaultValues: was
       ? writeLot(was.item, CONTEXT)
@@ -73,7 +74,7 @@ export function LotForm({ material, was, onSaved, onClose }: Props) {
           <TextField
             key={key}
             label={label}
-            {...(unit ? { unit } : {})}
+            {...unitOf(key, unit, material, currency)}
             {...(hintOf(key, material) ? { hint: hintOf(key, material) } : {})}
             type={key.endsWith('On') || key === 'bestBefore' ? 'date' : 'text'}
             error={errors[key]}
@@ -98,9 +99,21 @@ export function LotForm({ material, was, onSaved, onClose }: Props) {
   );
 }
 
+/** Every figure stands beside its unit: an amount in grams or pieces, a price in the workshop’s currency. */
+function unitOf(
+  key: string,
+  unit: string | undefined,
+  { kind }: Material,
+  currency: string,
+): { unit?: string } {
+  if (key === 'price') return { unit: currency };
+  if (key === 'amount') return { unit: kind === 'packaging' ? 'pieces' : 'g' };
+  return unit ? { unit } : {};
+}
+
 function hintOf(key: string, { kind }: Material): string {
   if (key !== 'amount') return '';
-  return kind === 'packaging' ? 'In pieces' : '500 g, 1 lb, 250 mL';
+  return kind === 'packaging' ? '' : 'Or in any unit: 1 lb, 250 mL';
 }
 
 /** An amount with its unit as plain grams; what is not understood stays as it was typed. */

@@ -78,7 +78,15 @@ export function Lots({ material, showing, currency, onStock }: Props) {
           No lot yet, so stock is not counted. Enter what you bought, with its number and its date.
         </p>
       )}
-      {adding && <LotForm material={material} was={null} onSaved={put} onClose={() => setAdding(false)} />}
+      {adding && (
+        <LotForm
+          material={material}
+          was={null}
+          currency={currency}
+          onSaved={put}
+          onClose={() => setAdding(false)}
+        />
+      )}
       <ul>
         {lots?.map((view) => (
           <li key={view.item.id} className="border-base-300 border-t py-1 first:border-0">
@@ -181,7 +189,13 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
         </tbody>
       </table>
       {editing === 'label' && (
-        <LotForm material={material} was={view} onSaved={save} onClose={() => setEditing(null)} />
+        <LotForm
+          material={material}
+          was={view}
+          currency={currency}
+          onSaved={save}
+          onClose={() => setEditing(null)}
+        />
       )}
       {editing === 'stock' && (
         <StockForm

@@ -12,7 +12,7 @@ import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
 
 const KINDS: Record<ReadingKind, { choice: string; ask: string; one: string; first: string }> = {
-  drops: { choice: 'Drops counted onto the scale', ask: 'How many drops', one: 'a drop', first: '20' },
+  drops: { choice: 'Drops, counted', ask: 'How many drops', one: 'a drop', first: '20' },
   spoon: { choice: 'A levelled spoon', ask: 'How much it holds', one: 'a mL', first: '1 tsp' },
   blocks: { choice: 'Colour blocks', ask: 'How many blocks', one: 'a block', first: '1' },
 };
