@@ -107,5 +107,7 @@ export const LOTS: readonly DemoLot[] = [
   { materialId: 'alcohol', number: 'AL-9', boughtDaysAgo: 26, amount: 790, price: 8.9 },
   { materialId: 'glycerin', number: 'GY-4', boughtDaysAgo: 26, amount: 500, price: 5.2 },
   { materialId: 'still-pale', number: 'SP-1', boughtDaysAgo: 15, amount: 100, price: 6.9 },
+  { materialId: 'moss-offcuts', number: 'Jar 1', boughtDaysAgo: 12, amount: 410, price: null },
+  { materialId: 'flint-offcuts', number: 'Jar 2', boughtDaysAgo: 9, amount: 320, price: null },
   { materialId: 'wrap-band', number: 'WB-200', boughtDaysAgo: 22, amount: 36, price: 5 },
 ];

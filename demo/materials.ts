@@ -6,6 +6,7 @@ import type { Dispersant } from '../src/core/materials/dispersant';
 import type { Fragrance } from '../src/core/materials/fragrance';
 import type { Material } from '../src/core/materials/material';
 import type { Packaging } from '../src/core/materials/packaging';
+import type { Scrap } from '../src/core/materials/scrap';
 
 // Every name and figure here is invented.
 
@@ -67,6 +68,8 @@ const colorant = (id: string, name: string, facts: Partial<Colorant>): Colorant 
   bleeds: null,
   densityGPerMl: null,
   bulkDensityGPerMl: null,
+  colour: null,
+  match: null,
   ...facts,
 });
 const additive = (id: string, name: string, facts: Partial<Additive>): Additive => ({
@@ -99,6 +102,17 @@ const blend = (id: string, name: string, members: [string, number][], note: stri
   origins: [],
   members: members.map(([materialId, parts]) => ({ materialId, parts })),
   readings: [],
+});
+const scrap = (id: string, name: string, colour: string, note: string): Scrap => ({
+  ...common,
+  id,
+  kind: 'scrap',
+  name,
+  note,
+  inci: null,
+  origins: [],
+  densityGPerMl: 1.05,
+  colour,
 });
 const packaging = (id: string, name: string, lowStock: number): Packaging => ({
   ...common,
@@ -196,10 +210,16 @@ export const MATERIALS: readonly Material[] = [
     'Two parts bay, one part lime.',
   ),
 
-  colorant('slate-mica', 'Slate mica', { densityGPerMl: 2.9, bulkDensityGPerMl: 0.3 }),
+  colorant('slate-mica', 'Slate mica', {
+    densityGPerMl: 2.9,
+    bulkDensityGPerMl: 0.3,
+    colour: '#6a7480',
+  }),
   colorant('quay-blue', 'Quay Blue liquid', {
     form: 'dye',
     densityGPerMl: 1.05,
+    colour: '#2f6fa8',
+    match: { on: '2026-05-12', colour: '#8fb4cf', ofBase: 0.001, look: 'white', thicknessMm: 22 },
     readings: [
       { of: 'drops', on: '2026-02-11', count: 20, massG: 0.89 },
       { of: 'drops', on: '2026-06-03', count: 20, massG: 0.94 },
@@ -208,6 +228,8 @@ export const MATERIALS: readonly Material[] = [
   colorant('brick-block', 'Brick colour block', {
     form: 'block',
     densityGPerMl: 1.06,
+    colour: '#b0503a',
+    usualMostOfBase: 0.04,
     readings: [{ of: 'blocks', on: '2026-04-20', count: 2, massG: 55.4 }],
   }),
 
@@ -238,6 +260,9 @@ export const MATERIALS: readonly Material[] = [
     note: 'Flammable: no flame, air the room.',
   }),
   dispersant('glycerin', 'Glycerin', { densityGPerMl: 1.26 }),
+
+  scrap('moss-offcuts', 'Moss offcuts', '#6d8a4f', 'Ends of green loaves, kept in a closed jar.'),
+  scrap('flint-offcuts', 'Flint offcuts', '#7d8085', 'Grey ends and leftover melt.'),
 
   packaging('wrap-band', 'Wrap with band', 40),
 ];

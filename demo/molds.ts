@@ -83,4 +83,16 @@ export const MOLDS: readonly Mold[] = [
     ...common,
     note: 'Round bottoms: a disc poured first is the middle of the face.',
   },
+  {
+    id: 'boat-twelve',
+    name: 'Small boats',
+    cavities: 12,
+    capacityMl: 5.2,
+    measuredBy: 'one-piece',
+    measures: [{ by: 'one-piece', on: '2026-04-11', capacityMl: 5.2 }],
+    shape: { kind: 'box', lengthMm: 38, widthMm: 16, depthMm: 12, draftDeg: 16, cornerMm: 0 },
+    usualFillFraction: 1,
+    ...common,
+    note: 'Embeds for the harbour bars.',
+  },
 ];

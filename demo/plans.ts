@@ -1,4 +1,4 @@
-import { dose, type Plan, type Wetting } from '../src/core/plan/plan';
+import { dose, type Plan, type Pour, type Wetting } from '../src/core/plan/plan';
 import type { PourSize } from '../src/core/plan/pourSize';
 
 // Invented plans of the invented workshop.
@@ -131,3 +131,65 @@ export const NIGHT_FERRY: Plan = {
     ],
   ]),
 };
+
+export const MOSS_AND_FLINT: Plan = {
+  ...onePour('Moss & Flint', 'body', 'slab-six', 6, 0.95, 'glaze', []),
+  note: 'Cubes of 8 to 10 mm, cold and spritzed, then the clear poured over them in two goes.',
+  pours: [
+    {
+      baseId: 'glaze',
+      size: { by: 'rest' },
+      doses: [dose('bay-rope', '1.5 %')],
+      way: { goes: 2 },
+      embeds: [
+        { as: 'filling', from: { is: 'shelf', materialId: 'moss-offcuts' }, ofRoom: 0.28 },
+        { as: 'filling', from: { is: 'shelf', materialId: 'flint-offcuts' }, ofRoom: 0.17 },
+      ],
+    },
+  ],
+};
+
+export const BOAT = onePour(
+  'Small boat',
+  'embeds',
+  'boat-twelve',
+  12,
+  1,
+  'chalk',
+  [],
+  'For Paper Boats. Cold, and spritzed before they are set in.',
+);
+
+/** A blue of the ladder: it goes on in the jug of the one before, with more drops. */
+const blue = (drops: number, isFirst = false): Pour => ({
+  baseId: 'chalk',
+  size: { by: 'parts', parts: 1 },
+  doses: [dose('quay-blue', drops === 1 ? '1 drop' : `${drops} drops`), dose('harbour-mist', '1.8 %')],
+  ...(isFirst ? {} : { way: { sameJug: true } }),
+});
+
+export function paperBoats(boatId: string): Plan {
+  return {
+    ...onePour('Paper Boats', 'gift', 'slab-six', 6, 0.92, 'chalk', []),
+    note: 'Four blues from one jug, the palest first. The boats stand out by half.',
+    pours: [
+      blue(1, true),
+      blue(2),
+      blue(4),
+      {
+        ...blue(7),
+        embeds: [
+          {
+            as: 'pieces',
+            from: { is: 'plan', planId: boatId },
+            perPiece: 1,
+            size: null,
+            heightMm: null,
+            liftMm: 0,
+            standsOutMm: 6,
+          },
+        ],
+      },
+    ],
+  };
+}

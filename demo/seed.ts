@@ -10,7 +10,17 @@ import { HOUSE_RULES } from './houseRules';
 import { LOTS } from './lots';
 import { MATERIALS } from './materials';
 import { MOLDS } from './molds';
-import { BARE_FACE, LIGHTHOUSE, NETTLE_AND_LIME, NIGHT_FERRY, ROPEWALK, TINSMITH } from './plans';
+import {
+  BARE_FACE,
+  BOAT,
+  LIGHTHOUSE,
+  MOSS_AND_FLINT,
+  NETTLE_AND_LIME,
+  NIGHT_FERRY,
+  paperBoats,
+  ROPEWALK,
+  TINSMITH,
+} from './plans';
 
 /** How far each weighing lands beside its target, in turn; a hand is never exact. */
 const HAND = [0.031, -0.004, 0.006, 0.002, -0.009];
@@ -48,6 +58,8 @@ export function seed(workshop: Workshop, today: Date): void {
     const tinsmith = plan(TINSMITH);
     plan(LIGHTHOUSE);
     plan(NIGHT_FERRY);
+    plan(MOSS_AND_FLINT);
+    plan(paperBoats(plan(BOAT)));
 
     const make = (
       planId: string,

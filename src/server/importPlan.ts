@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '../core/materials/material';
+import type { EmbedSource, MadePiece } from '../core/plan/embed';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import type { RecordTable } from '../db/records';
@@ -27,7 +28,7 @@ export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
           : material;
       ids.set(material.id, bringIn(workshop, workshop.materials, here));
     }
-    return createPlan(workshop, renamed(file.plan, moldId, ids));
+    return createPlan(workshop, renamed(file.plan, moldId, ids, piecesFor(workshop, file.made ?? [])));
   });
   return take();
 }
@@ -57,14 +58,54 @@ function bringIn<Item extends { id: string; name: string }>(
   return id;
 }
 
-function renamed(plan: Plan, moldId: string, ids: ReadonlyMap<string, string>): Plan {
+/**
+ * What stands in for a plan that the workshop does not have: its piece, as one that was bought. A plan that is here
+ * under the same id and name is the same.
+ */
+function piecesFor(workshop: Workshop, made: readonly MadePiece[]): ReadonlyMap<string, string> {
+  const standIns = new Map<string, string>();
+  for (const { planId, name, pieceG, pieceMl, heightMm } of made) {
+    const [here] = workshop.plans.versions(planId);
+    if (here?.plan.name === name) continue;
+    const piece: Material = {
+      kind: 'piece',
+      id: planId,
+      name,
+      note: '',
+      inci: null,
+      origins: null,
+      lowStock: null,
+      archived: false,
+      pieceG,
+      pieceMl,
+      heightMm,
+    };
+    standIns.set(planId, bringIn(workshop, workshop.materials, piece));
+  }
+  return standIns;
+}
+
+function renamed(
+  plan: Plan,
+  moldId: string,
+  ids: ReadonlyMap<string, string>,
+  standIns: ReadonlyMap<string, string>,
+): Plan {
   const idFor = (id: string) => ids.get(id) ?? id;
+  const sourceFor = (from: EmbedSource): EmbedSource => {
+    if (from.is === 'shelf') return { is: 'shelf', materialId: idFor(from.materialId) };
+    const standIn = standIns.get(from.planId);
+    return standIn === undefined ? from : { is: 'shelf', materialId: standIn };
+  };
   return {
     ...plan,
     moldId,
     pours: plan.pours.map((pour) => ({
       ...pour,
       baseId: idFor(pour.baseId),
+      ...(pour.embeds
+        ? { embeds: pour.embeds.map((embed) => ({ ...embed, from: sourceFor(embed.from) })) }
+        : {}),
       doses: pour.doses.map((dose) => ({
         ...dose,
         materialId: idFor(dose.materialId),

@@ -1,11 +1,12 @@
+import { isCounted } from '../core/materials/material';
 import { runState } from '../core/run/runState';
 import { buyList } from '../core/stock/fromShelf';
-import { type Need, needOf } from '../core/stock/need';
+import { type Need, needOf, needOfEmbed } from '../core/stock/need';
 import { leftOf } from '../core/stock/stock';
 import type { PlanView } from './views';
 import type { Workshop } from './workshop';
 
-/** A material that is low, or short for something ahead. Grams, or pieces of packaging. */
+/** A material that is low, or short for something ahead. Grams, or pieces of what is counted. */
 export interface RunningShort {
   materialId: string;
   name: string;
@@ -24,18 +25,23 @@ export function runningShort(
   const stock = lots.stock();
   const short = new Map<string, RunningShort['shortFor']>();
   const look = (needs: Need[], name: string, href: string) => {
-    for (const { materialId, buyG } of buyList(needs, stock)) {
+    for (const { materialId, buy } of buyList(needs, stock)) {
       // What was never bought is not counted by the book.
-      if (!(buyG > 1e-6) || stock[materialId] === undefined) continue;
-      short.set(materialId, [...(short.get(materialId) ?? []), { name, href, short: buyG }]);
+      if (!(buy > 1e-6) || stock[materialId] === undefined) continue;
+      short.set(materialId, [...(short.get(materialId) ?? []), { name, href, short: buy }]);
     }
   };
   for (const run of runs.open()) {
     const open = runState(run).steps.flatMap((step): Need[] => {
       const pour = run.sheet.pours[step.pourIndex];
-      if (!pour || step.doneAt !== null || step.targetG === null) return [];
+      if (!pour || step.doneAt !== null) return [];
+      if (step.kind === 'set-embeds')
+        return pour.embeds.flatMap((embed) => needOfEmbed(embed, run.sheet.pieces) ?? []);
+      if (step.targetG === null) return [];
       const material = step.kind === 'weigh-dose' ? pour.lines[step.lineIndex]?.material : pour.base;
-      return material ? [{ materialId: material.id, name: material.name, massG: step.targetG }] : [];
+      return material
+        ? [{ materialId: material.id, name: material.name, amount: step.targetG, isCounted: false }]
+        : [];
     });
     look(open, `${run.sheet.planName}, on the bench`, `/bench/${run.id}`);
   }
@@ -50,7 +56,7 @@ export function runningShort(
       return {
         materialId: id,
         name,
-        isPackaging: kind === 'packaging',
+        isPackaging: isCounted(kind),
         left: leftOf(stock[id] ?? []),
         lowStock: stock[id] === undefined ? null : lowStock,
         shortFor: short.get(id) ?? [],

@@ -4,7 +4,7 @@ import { checkEvent, type RunFault, withEvent } from '../core/run/runState';
 import { checkContext } from './checkContext';
 import { findPlan, planFileOf } from './plans';
 import { notFound, Problem } from './problem';
-import { takeForRun } from './stock';
+import { putIntoScrapJar, takeForRun } from './stock';
 import type { Workshop } from './workshop';
 
 export function findRun({ runs }: Workshop, id: string): Run {
@@ -24,7 +24,7 @@ export function startRun(workshop: Workshop, id: string, planId: string): Run {
     const known = workshop.runs.find(id);
     if (known) return known;
     const { plan, version } = findPlan(workshop, planId);
-    const { sheet, findings } = reviewPlan(planFileOf(workshop, plan), checkContext(workshop));
+    const { sheet, findings } = reviewPlan(planFileOf(workshop, plan, planId), checkContext(workshop));
     if (!sheet || hasStop(findings)) {
       throw new Problem(
         409,
@@ -64,7 +64,10 @@ export function recordEvent(workshop: Workshop, runId: string, eventId: string, 
     if (!checked.success) throw new Problem(409, checked.error.code, explainRunFault(checked.error), { run });
     const at = workshop.now();
     workshop.runs.append(runId, eventId, at, event);
-    if (event.type === 'finished') takeForRun(workshop, run, event.lots ?? []);
+    if (event.type === 'finished') {
+      takeForRun(workshop, run, event.lots ?? []);
+      putIntoScrapJar(workshop, run, event.toScrapG ?? 0);
+    }
     if (event.type === 'finished' || event.type === 'abandoned') workshop.runs.end(runId, event.type);
     return withEvent(run, { at, event });
   });

@@ -1,3 +1,5 @@
+import { pourTint } from '../core/colour/pourTint';
+import type { Material } from '../core/materials/material';
 import type { Run } from '../core/run/run';
 import { usedMaterials } from '../core/run/usedMaterials';
 import type { Lot, NewLot } from '../core/stock/lot';
@@ -123,9 +125,9 @@ export function takeForRun(
       throw invalidField(`event.lots.${index}.lotId`, 'is not a lot of that material');
   });
   const at = now();
-  for (const { materialId, massG } of usedMaterials(run)) {
+  for (const { materialId, amount: used } of usedMaterials(run)) {
     const chosenId = chosen.find((choice) => choice.materialId === materialId)?.lotId;
-    const { takings, beyondBook } = takeFromLots(stock[materialId] ?? [], massG, chosenId);
+    const { takings, beyondBook } = takeFromLots(stock[materialId] ?? [], used, chosenId);
     const common = { at, runId: run.id };
     if (beyondBook) {
       const note = 'More was there than the book said';
@@ -135,4 +137,42 @@ export function takeForRun(
     for (const { lotId, amount } of takings)
       lots.addEntry({ ...common, id: newId(), lotId, kind: 'used', change: -amount, note: '' });
   }
+}
+
+/**
+ * Puts what a run left into the scrap jar: a lot of the scrap that is called after the plan, which comes onto the shelf
+ * with the first of them. Call inside the transaction that ends the run.
+ */
+export function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): void {
+  if (!(massG > 0)) return;
+  const { materials, now, newId } = workshop;
+  const { planName, pours } = run.sheet;
+  const name = `Scrap of ${planName.replaceAll(';', ',')}`.slice(0, 80);
+  const known = materials.all().find(({ item }) => item.kind === 'scrap' && item.name === name)?.item;
+  const [most] = pours.toSorted((a, b) => b.intoMoldG - a.intoMoldG);
+  const scrap: Material = known ?? {
+    kind: 'scrap',
+    id: newId(),
+    name,
+    note: '',
+    inci: null,
+    origins: null,
+    lowStock: null,
+    archived: false,
+    densityGPerMl: most ? Number((most.jugG / most.jugVolumeMl).toFixed(4)) : null,
+    colour: most ? pourTint(most).hex : null,
+  };
+  if (!known) materials.insert(scrap, now());
+  const day = now().slice(0, 10);
+  addLot(workshop, {
+    materialId: scrap.id,
+    number: `Run of ${day}`,
+    boughtOn: day,
+    price: null,
+    discountFraction: 0,
+    amount: massG,
+    bestBefore: null,
+    openedOn: null,
+    note: '',
+  });
 }

@@ -12,7 +12,7 @@ export interface PlanView extends Review {
 }
 
 export function planView(workshop: Workshop, stored: StoredPlan, context = checkContext(workshop)): PlanView {
-  const file = planFileOf(workshop, stored.plan);
+  const file = planFileOf(workshop, stored.plan, stored.id);
   return { stored, file, ...reviewPlan(file, context) };
 }
 

@@ -54,7 +54,7 @@ test('pours are added, sized in every way, moved and taken out; contradictions a
   await expect(tab('C')).toContainText('rest');
 
   // And by the pointer, to a whole millimetre.
-  const box = await boundary.locator('line').boundingBox();
+  const box = await boundary.locator('polyline').boundingBox();
   const scale = await page
     .getByRole('group', { name: /^Section of one cavity/ })
     .evaluate((svg) => (svg as SVGSVGElement).getScreenCTM()?.a ?? 1);
@@ -151,7 +151,7 @@ test('a cavity is measured in guided ways, and water steps draw a shape of their
   await page.getByRole('button', { name: 'Put there' }).click();
   await expect(page.getByText('must rise in height and in volume')).toBeVisible();
   await page.getByLabel('Water steps').fill('10 mL 6 mm; 30 mL 12 mm; 61 mL 20 mm');
-  await expect(page.getByText(/By its dimensions a cavity holds 61\.0 mL/)).toBeVisible();
+  await expect(page.getByText(/By its water steps a cavity holds 61\.0 mL/)).toBeVisible();
   await page.getByRole('button', { name: 'Put there' }).click();
   await page.getByRole('button', { name: new RegExp(name) }).click();
   await expect(page.getByLabel('Water steps')).toHaveValue('10 6; 30 12; 61 20');

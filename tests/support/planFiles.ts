@@ -78,6 +78,8 @@ export function colorant(over: Partial<Colorant> = {}): Colorant {
     bleeds: null,
     densityGPerMl: 2.9,
     bulkDensityGPerMl: 0.3,
+    colour: null,
+    match: null,
     ...over,
   };
 }

@@ -9,9 +9,9 @@ export const lotPastDate: Check = {
 
   run: (sheet, { shelf }) => {
     if (shelf === null) return [];
-    return needOf(sheet).flatMap(({ materialId, name, massG }): Finding[] => {
+    return needOf(sheet).flatMap(({ materialId, name, amount }): Finding[] => {
       const lots = shelf.stock[materialId] ?? [];
-      const { takings } = takeFromLots(lots, massG);
+      const { takings } = takeFromLots(lots, amount);
       return lots
         .filter(
           ({ id, bestBefore }) =>

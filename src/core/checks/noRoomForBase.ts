@@ -10,7 +10,10 @@ export const noRoomForBase: Check = {
 
   say: ({ figures: { additionsMl = 0, roomMl = 0 } }, { locale }) => ({
     title: 'No room left for base',
-    reason: `The fixed doses take up ${showVolume(additionsMl, locale)}, and this pour has ${showVolume(roomMl, locale)} in all. Lower a dose, or make more pieces.`,
+    reason:
+      roomMl > 0
+        ? `The fixed doses take up ${showVolume(additionsMl, locale)}, and this pour has ${showVolume(roomMl, locale)} in all. Lower a dose, or make more pieces.`
+        : 'This pour has no room of its own. Give it a size, or make what takes its room smaller.',
     mendLabel: null,
   }),
 };

@@ -10,6 +10,8 @@ const SEVERITY: Record<SizeFault['code'], Severity> = {
   'needs-shape': 'stop',
   'already-higher': 'stop',
   'no-such-disc': 'stop',
+  spills: 'stop',
+  'embeds-outgrow': 'stop',
 };
 
 /** Sizes of pours that contradict each other or the mold. */
@@ -58,6 +60,14 @@ const WORDS: Record<SizeFault['code'], (pour: string, off: string) => { title: s
   'no-such-disc': (pour) => ({
     title: `${pour}: this cavity has no disc of that diameter`,
     reason: 'A disc needs a round bottom that becomes so wide. Say the pour in mm or by weight.',
+  }),
+  spills: (pour, off) => ({
+    title: `${pour} would run over the low edge: ${off} too much`,
+    reason: 'A leaning mold holds less. Lean it less, or pour less while it leans.',
+  }),
+  'embeds-outgrow': (pour, off) => ({
+    title: `What is set into ${pour.replace('Pour ', '')} takes more than its room: ${off} too much`,
+    reason: 'There is no room left for base. Set in fewer or smaller pieces, or make the pour larger.',
   }),
 };
 

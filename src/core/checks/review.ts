@@ -9,20 +9,24 @@ import { botanicalBrowns } from './botanicalBrowns';
 import { candleOnly } from './candleOnly';
 import { doseUnreadable } from './doseUnreadable';
 import { dyeBleeds } from './dyeBleeds';
+import { embedsFit } from './embedsFit';
 import { factsMissing } from './factsMissing';
 import { type Check, type CheckContext, type Finding, type Said, SEVERITIES } from './finding';
 import { foodColour } from './foodColour';
 import { fragranceOverCap } from './fragranceOverCap';
 import { gritTooCoarse } from './gritTooCoarse';
+import { jugTooSmall } from './jugTooSmall';
 import { liquidsOverCap } from './liquidsOverCap';
 import { lotPastDate } from './lotPastDate';
 import { noRoomFinding, noRoomForBase } from './noRoomForBase';
 import { notForSkin } from './notForSkin';
 import { oilsOverCap } from './oilsOverCap';
+import { oneJug } from './oneJug';
 import { origins } from './origins';
 import { overdone } from './overdone';
 import { overSupplierLimit } from './overSupplierLimit';
 import { pourSizes, sizeFinding } from './pourSizes';
+import { pourWays } from './pourWays';
 import { relationUnresolved } from './relationUnresolved';
 import { scaleFit } from './scaleFit';
 import { solidsMove } from './solidsMove';
@@ -34,6 +38,10 @@ import { vanillin } from './vanillin';
 
 const CHECKS: readonly Check[] = [
   pourSizes,
+  pourWays,
+  oneJug,
+  embedsFit,
+  jugTooSmall,
   doseUnreadable,
   relationUnresolved,
   notForSkin,

@@ -91,7 +91,9 @@ export const scaleFit: Check = {
 };
 
 function checkLine(line: SheetLine, pourIndex: number, pieces: number, rules: HouseRules): Finding[] {
-  const { massG, material, doseIndex } = line;
+  // Where a pour goes on in a jug, what is added is weighed.
+  const { addG: massG, material, doseIndex } = line;
+  if (!(massG > 1e-6)) return [];
   const common: Omit<Finding, 'figures' | 'mend'> = {
     code: scaleFit.code,
     severity: 'caution',

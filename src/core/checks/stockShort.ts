@@ -1,6 +1,6 @@
 import { needOf } from '../stock/need';
 import { leftOf } from '../stock/stock';
-import { showMass } from '../units/showQuantity';
+import { showAmount } from '../units/showQuantity';
 import { exceeds } from './exceeds';
 import type { Check, Finding } from './finding';
 
@@ -10,11 +10,11 @@ export const stockShort: Check = {
 
   run: (sheet, { shelf }) => {
     if (shelf === null) return [];
-    return needOf(sheet).flatMap(({ materialId, name, massG }): Finding[] => {
+    return needOf(sheet).flatMap(({ materialId, name, amount, isCounted }): Finding[] => {
       const lots = shelf.stock[materialId];
       const left = leftOf(lots ?? []);
       // What has never been bought here is not counted by the book: nothing can be said about it.
-      if (lots === undefined || !exceeds(massG, left)) return [];
+      if (lots === undefined || !exceeds(amount, left)) return [];
       return [
         {
           code: stockShort.code,
@@ -23,7 +23,7 @@ export const stockShort: Check = {
           doseIndexes: [],
           about: name,
           materialId,
-          figures: { needG: massG, leftG: left },
+          figures: { need: amount, left, counted: isCounted ? 1 : 0 },
           assumed: false,
           mend: null,
         },
@@ -31,9 +31,12 @@ export const stockShort: Check = {
     });
   },
 
-  say: ({ about, figures: { needG = 0, leftG = 0 } }, showing) => ({
-    title: `${about}: ${showMass(needG - leftG, showing)} short`,
-    reason: `This takes ${showMass(needG, showing)}, and ${showMass(Math.max(0, leftG), showing)} is on the shelf.`,
-    mendLabel: null,
-  }),
+  say({ about, figures: { need = 0, left = 0, counted = 0 } }, showing) {
+    const show = (amount: number) => showAmount(amount, counted === 1, showing);
+    return {
+      title: `${about}: ${show(need - left)} short`,
+      reason: `This takes ${show(need)}, and ${show(Math.max(0, left))} is on the shelf.`,
+      mendLabel: null,
+    };
+  },
 };

@@ -12,6 +12,14 @@ export const scaleSchema = z.strictObject({
 
 export type Scale = z.infer<typeof scaleSchema>;
 
+/** A jug of the workshop, and what it takes to its brim. */
+export const jugSchema = z.strictObject({
+  name: z.string().trim().min(1).max(60),
+  holdsMl: z.number().min(20).max(100_000),
+});
+
+export type Jug = z.infer<typeof jugSchema>;
+
 /** This workshop's choices where practice differs, its units and its usual figures. */
 export const houseRulesSchema = z.strictObject({
   freezer: z.enum(['brief', 'never', 'freely']),
@@ -32,13 +40,19 @@ export const houseRulesSchema = z.strictObject({
   gritBodyMm: z.number().min(0.01).max(10),
   gritFaceMm: z.number().min(0.01).max(10),
   scales: z.array(scaleSchema).max(12),
+  jugs: z.array(jugSchema).max(12),
+  /** How much of a jug stays empty, to stir and to carry. */
+  headspaceFraction: z.number().min(0).max(0.6),
+  /** What base can be cut to, g: a knife is not a scale. */
+  cutStepG: z.number().min(0.1).max(500),
 });
 
 export type HouseRules = z.infer<typeof houseRulesSchema>;
 
 /**
  * What holds until a workshop chooses otherwise. The choices are the ones that most crafters name first (common
- * practice, no source); jug loss, fill and grain sizes are our own assumptions, and so is the 2 % of reading error.
+ * practice, no source); jug loss, fill, headspace, cutting step and
+ * grain sizes are our own assumptions, and so is the 2 % of reading error.
  */
 export const USUAL_HOUSE_RULES: HouseRules = {
   freezer: 'brief',
@@ -56,4 +70,7 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   gritBodyMm: 0.8,
   gritFaceMm: 0.3,
   scales: [],
+  jugs: [],
+  headspaceFraction: 0.25,
+  cutStepG: 5,
 };

@@ -1,7 +1,18 @@
 import { z } from '../zod';
-import { density, dosed, unknownOr } from './fields';
+import { BASE_LOOKS } from './base';
+import { density, dosed, fraction, hexColour, unknownOr } from './fields';
 
 export const COLORANT_FORMS = ['mica', 'pigment', 'dye', 'block', 'food', 'candle-dye'] as const;
+
+/** A sample that was matched by eye or from a photograph: what a known dose looked like in a known base. */
+export const matchSchema = z.strictObject({
+  on: z.iso.date(),
+  colour: hexColour,
+  ofBase: fraction.refine((share) => share > 0, { message: 'must be more than nothing' }),
+  look: z.enum(BASE_LOOKS),
+  /** How thick it was looked through; it matters in a clear base. */
+  thicknessMm: z.number().min(0.5).max(500),
+});
 
 export const colorantSchema = z.strictObject({
   ...dosed,
@@ -11,6 +22,10 @@ export const colorantSchema = z.strictObject({
   bleeds: unknownOr(z.boolean()),
   /** What a levelled spoon of a powder weighs a millilitre; air between the grains makes it lighter. */
   bulkDensityGPerMl: density,
+  /** As it looks in a white base at a usual dose; an estimate until a sample is matched. */
+  colour: unknownOr(hexColour),
+  match: unknownOr(matchSchema),
 });
 
+export type ColourMatch = z.infer<typeof matchSchema>;
 export type Colorant = z.infer<typeof colorantSchema>;

@@ -7,6 +7,8 @@ export const unknownOr = <Schema extends z.ZodType>(schema: Schema) => schema.nu
 export const fraction = z.number().min(0).max(1);
 export const density = unknownOr(z.number().min(0.05).max(5));
 export const temperatureC = unknownOr(z.number().min(20).max(120));
+/** A colour as a page writes it: # and six digits of sRGB. */
+export const hexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'must be # and six digits, such as #2f5d8a');
 export const materialId = z.string().min(1).max(64);
 
 /** A name in a list; a semicolon parts lists in files. */
@@ -33,7 +35,7 @@ export const common = {
   inci: unknownOr(z.array(nameText(120)).max(80)),
   /** An empty list says that none of these is in it. */
   origins: unknownOr(z.array(z.enum(ORIGINS)).max(ORIGINS.length)),
-  /** Stock at which more should be bought: grams, or pieces of packaging. */
+  /** Stock at which more should be bought: grams, or pieces of what is counted. */
   lowStock: unknownOr(z.number().min(0).max(1e6)),
   /** Put away: kept for the records, not offered any more. */
   archived: z.boolean(),

@@ -6,6 +6,8 @@ import { colorantSchema } from './colorant';
 import { dispersantSchema } from './dispersant';
 import { fragranceSchema } from './fragrance';
 import { packagingSchema } from './packaging';
+import { pieceSchema } from './piece';
+import { scrapSchema } from './scrap';
 
 /** What is weighed into a jug by itself. A blend is weighed as its members. */
 export const dosedMaterialSchema = z.discriminatedUnion('kind', [
@@ -22,6 +24,8 @@ export const materialSchema = z.discriminatedUnion('kind', [
   colorantSchema,
   additiveSchema,
   dispersantSchema,
+  scrapSchema,
+  pieceSchema,
   packagingSchema,
 ]);
 
@@ -33,6 +37,8 @@ export const newMaterialSchema = z.discriminatedUnion('kind', [
   colorantSchema.omit({ id: true }),
   additiveSchema.omit({ id: true }),
   dispersantSchema.omit({ id: true }),
+  scrapSchema.omit({ id: true }),
+  pieceSchema.omit({ id: true }),
   packagingSchema.omit({ id: true }),
 ]);
 
@@ -50,9 +56,24 @@ export const MATERIAL_KINDS = [
   'colorant',
   'additive',
   'dispersant',
+  'scrap',
+  'piece',
   'packaging',
 ] as const satisfies readonly MaterialKind[];
 
+const DOSEABLE: ReadonlySet<MaterialKind> = new Set([
+  'fragrance',
+  'blend',
+  'colorant',
+  'additive',
+  'dispersant',
+] satisfies DoseableMaterial['kind'][]);
+
+/** What is counted in pieces; everything else is weighed. */
+export function isCounted(kind: MaterialKind): boolean {
+  return kind === 'piece' || kind === 'packaging';
+}
+
 export function isDoseable(material: Material): material is DoseableMaterial {
-  return material.kind !== 'base' && material.kind !== 'packaging';
+  return DOSEABLE.has(material.kind);
 }

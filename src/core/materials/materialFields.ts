@@ -13,6 +13,8 @@ import { fail, ok } from '../result';
 import { parseNumber } from '../units/parseNumber';
 import { writeFigure } from '../units/writeQuantity';
 import type { Blend } from './blend';
+import { type ColourMatch, matchSchema } from './colorant';
+import { hexColour } from './fields';
 import type { Allergen } from './fragrance';
 import { MATERIAL_KINDS, type MaterialKind } from './material';
 import {
@@ -46,6 +48,7 @@ const ALL = MATERIAL_KINDS;
 const DOSED: readonly MaterialKind[] = ['fragrance', 'colorant', 'additive', 'dispersant'];
 const IN_SOAP: readonly MaterialKind[] = ['base', ...DOSED];
 const BASE: readonly MaterialKind[] = ['base'];
+const PIECE: readonly MaterialKind[] = ['piece'];
 
 const percent = (least = 0) => unknownField(figureField({ unit: '%', least, most: 100 }, 0.01));
 const figure = (unit: string, least: number, most: number) =>
@@ -83,6 +86,37 @@ const allergen: FieldText<Allergen> = {
     return ofMaterial.success
       ? ok({ name: (parts[1] ?? '').trim(), ofMaterial: ofMaterial.data })
       : ofMaterial;
+  },
+};
+
+const colourField: FieldText<string> = {
+  write: (value) => value,
+  read(text) {
+    const colour = text.trim().toLowerCase();
+    return hexColour.safeParse(colour).success
+      ? ok(colour)
+      : fail(`“${text.slice(0, 24)}” is not a colour. Write # and six digits: #2f5d8a.`);
+  },
+};
+
+/** A matched sample as text. */
+export const matchText: FieldText<ColourMatch> = {
+  write: ({ on, colour, ofBase, look, thicknessMm }) =>
+    `${on} ${colour} at ${writeFigure(ofBase * 100, 8)} % in ${look} of ${writeFigure(thicknessMm, 6)} mm`,
+  read(text) {
+    const parts = /^(\S+) (\S+) at ([\d.]+) % in (\S+) of ([\d.]+) mm$/.exec(text.trim());
+    const read = matchSchema.safeParse({
+      on: parts?.[1],
+      colour: parts?.[2]?.toLowerCase(),
+      ofBase: Number((Number(parts?.[3]) / 100).toPrecision(12)),
+      look: parts?.[4],
+      thicknessMm: Number(parts?.[5]),
+    });
+    return read.success
+      ? ok(read.data)
+      : fail(
+          `“${text.slice(0, 40)}” is not a sample. Write it like: 2026-11-25 #2f5d8a at 0.4 % in white of 25 mm.`,
+        );
   },
 };
 
@@ -237,7 +271,7 @@ export const MATERIAL_FIELDS: readonly MaterialField[] = [
       unit: 'g/mL',
       hint: 'Empty: not measured, a usual figure stands in',
       group: 'measures',
-      kinds: IN_SOAP,
+      kinds: [...IN_SOAP, 'scrap'],
     },
     figure('g/mL', 0.05, 5),
   ),
@@ -252,6 +286,42 @@ export const MATERIAL_FIELDS: readonly MaterialField[] = [
     },
     figure('g/mL', 0.05, 5),
   ),
+  figureOf(
+    { key: 'pieceG', label: 'One weighs', unit: 'g', group: 'measures', kinds: PIECE },
+    figure('g', 0.01, 10_000),
+  ),
+  figureOf(
+    {
+      key: 'pieceMl',
+      label: 'One takes up',
+      unit: 'mL',
+      hint: 'What the water rises by when it is held under',
+      group: 'measures',
+      kinds: PIECE,
+    },
+    figure('mL', 0.01, 10_000),
+  ),
+  figureOf(
+    { key: 'heightMm', label: 'Height', unit: 'mm', group: 'measures', kinds: PIECE },
+    figure('mm', 0.1, 500),
+  ),
+  {
+    key: 'colour',
+    label: 'Colour',
+    hint: 'As it looks in a white base at a usual dose: #2f5d8a. Empty: not known',
+    group: 'what',
+    kinds: ['colorant', 'scrap'],
+    text: unknownField(colourField),
+    first: '',
+  },
+  {
+    key: 'match',
+    label: 'Matched sample',
+    group: 'measures',
+    kinds: ['colorant'],
+    text: unknownField(matchText),
+    first: '',
+  },
   {
     key: 'readings',
     label: 'Readings',
@@ -323,7 +393,7 @@ export const MATERIAL_FIELDS: readonly MaterialField[] = [
       key: 'lowStock',
       label: 'Buy more below',
       unit: 'g',
-      hint: 'Packaging: pieces. Empty: never said',
+      hint: 'Pieces, of what is counted. Empty: never said',
       group: 'stock',
       kinds: ALL,
     },

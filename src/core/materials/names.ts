@@ -15,6 +15,8 @@ export const KIND_NAMES: Record<MaterialKind, string> = {
   colorant: 'Colorant',
   additive: 'Additive',
   dispersant: 'Dispersant',
+  scrap: 'Scrap jar',
+  piece: 'Bought piece',
   packaging: 'Packaging',
 };
 

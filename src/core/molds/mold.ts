@@ -36,6 +36,40 @@ const waterStepsSchema = z
     { message: 'must rise in height and in volume from step to step' },
   );
 
+const ringSchema = z
+  .array(z.number().min(-2000).max(2000))
+  .min(6)
+  .max(500)
+  .refine((ring) => ring.length % 2 === 0, { message: 'must hold pairs of x and y' });
+const ringsSchema = z.array(ringSchema).max(64);
+const squareMillimetres = z.number().min(0).max(4e6);
+
+/** Volumes rise with the heights, so that a height follows from a volume. */
+const contoursSchema = z
+  .array(
+    z.strictObject({
+      heightMm,
+      volumeMl: z.number().min(0).max(50_000),
+      areaBelowMm2: squareMillimetres,
+      areaAboveMm2: squareMillimetres,
+      rings: ringsSchema,
+      ringsBelow: ringsSchema.optional(),
+    }),
+  )
+  .min(2)
+  .max(200)
+  .superRefine((levels, context) => {
+    const issue = (message: string) => context.addIssue({ code: 'custom', message });
+    if (levels[0]?.heightMm !== 0 || levels[0].volumeMl !== 0) issue('must begin at the floor, with nothing');
+    const rises = levels.every(
+      (level, place) =>
+        place === 0 ||
+        (level.heightMm > (levels[place - 1]?.heightMm ?? 0) &&
+          level.volumeMl > (levels[place - 1]?.volumeMl ?? 0)),
+    );
+    if (!rises) issue('must rise in height and in volume from level to level');
+  });
+
 /** The inside of one cavity. `capacity-only` has been measured by volume, and its shape is not known. */
 export const shapeSchema = z.discriminatedUnion('kind', [
   z
@@ -64,10 +98,12 @@ export const shapeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('revolved'), points: profileSchema }),
   z.strictObject({ kind: z.literal('drawn-out'), points: profileSchema, lengthMm: millimetres }),
   z.strictObject({ kind: z.literal('water-steps'), steps: waterStepsSchema }),
+  /** The inside of a model file, as contours from the floor to the brim. */
+  z.strictObject({ kind: z.literal('model'), levels: contoursSchema }),
   z.strictObject({ kind: z.literal('capacity-only') }),
 ]);
 
-export const MEASURED_BY = ['water', 'base', 'one-piece', 'dimensions', 'water-steps'] as const;
+export const MEASURED_BY = ['water', 'base', 'one-piece', 'dimensions', 'water-steps', 'model'] as const;
 
 export const MOLD_MATERIALS = [
   'silicone',

@@ -84,6 +84,20 @@ const measure: FieldText<Measure> = {
 /** The measurings of a mold as text. */
 export const measuresText = listField(measure);
 
+/** The contours of a model: nobody types them. */
+export const levelsText = {
+  write: (levels: readonly unknown[]) => JSON.stringify(levels),
+  read(text: string): Result<unknown[], string> {
+    try {
+      const levels: unknown = JSON.parse(text);
+      if (Array.isArray(levels)) return ok(levels);
+    } catch {
+      // Told below: an empty field and a broken one need the same.
+    }
+    return fail('Open a model file, and make it the cavity.');
+  },
+};
+
 const SHAPE_KEY = 'shapeKind';
 const ROUND: readonly Shape['kind'][] = ['cylinder', 'frustum', 'hemisphere', 'sphere', 'half-cylinder'];
 
@@ -254,6 +268,7 @@ const OF_SHAPE: readonly MoldField[] = [
     first: '',
     shapes: ['water-steps'],
   },
+  { key: 'levels', label: 'Model', text: levelsText, first: '', shapes: ['model'] },
 ];
 
 /** All fields of a mold, in the order of its form. */

@@ -11,6 +11,7 @@ export const SHAPE_NAMES: Record<Shape['kind'], string> = {
   revolved: 'Profile turned round its middle',
   'drawn-out': 'Profile drawn out along a length',
   'water-steps': 'Measured in steps of water',
+  model: 'From a model file (STL)',
   'capacity-only': 'Not known, capacity only',
 };
 
@@ -20,6 +21,7 @@ export const MEASURED_NAMES: Record<(typeof MEASURED_BY)[number], string> = {
   'one-piece': 'One piece, weighed',
   dimensions: 'Its dimensions',
   'water-steps': 'Water in steps',
+  model: 'Its model file',
 };
 
 export const MADE_OF_NAMES: Record<(typeof MOLD_MATERIALS)[number], string> = {

@@ -1,8 +1,10 @@
 import type { Shape } from './mold';
 import { box } from './solids/box';
+import { contours } from './solids/contours';
+import type { Axis, Outline } from './solids/outline';
 import { drawnOut, revolved } from './solids/profile';
 import { cylinder, frustum, hemisphere, sphere } from './solids/round';
-import type { Outline, Solid } from './solids/solid';
+import type { Solid } from './solids/solid';
 import { halfCylinder } from './solids/trough';
 import { waterSteps } from './solids/waterSteps';
 
@@ -34,6 +36,8 @@ export function solidOf(shape: KnownShape): Solid {
       return drawnOut(shape);
     case 'water-steps':
       return waterSteps(shape);
+    case 'model':
+      return contours(shape);
   }
 }
 
@@ -44,14 +48,30 @@ export function depthMm(shape: KnownShape): number {
 
 const SEARCHED_HEIGHTS = 64;
 
+/** How far the section through the cavity's middle reaches at its widest, mm from the middle. */
+export function reachMm(shape: KnownShape, axis: Axis): [fromMm: number, toMm: number] {
+  const solid = solidOf(shape);
+  let [from, to] = [0, 0];
+  for (let step = 0; step <= SEARCHED_HEIGHTS; step++) {
+    const span = solid.spanAtMm((solid.depthMm * step) / SEARCHED_HEIGHTS, axis);
+    from = Math.min(from, span[0]);
+    to = Math.max(to, span[1]);
+  }
+  return [from, to];
+}
+
 /** Width of the section through the cavity's middle at its widest, mm. */
-export function widthMm(shape: KnownShape): number {
-  const { depthMm: depth, halfWidthAtMm: half } = solidOf(shape);
-  const heights = Array.from(
-    { length: SEARCHED_HEIGHTS + 1 },
-    (_, step) => (depth * step) / SEARCHED_HEIGHTS,
-  );
-  return 2 * Math.max(...heights.map(half));
+export function widthMm(shape: KnownShape, axis: Axis = usualAxis(shape)): number {
+  const [from, to] = reachMm(shape, axis);
+  return to - from;
+}
+
+/** The way a section is cut when nobody says: a log across, any other along its longer side. */
+export function usualAxis(shape: KnownShape): Axis {
+  if (shape.kind === 'half-cylinder' || shape.kind === 'drawn-out') return 'width';
+  const [from, to] = reachMm(shape, 'length');
+  const [across, toAcross] = reachMm(shape, 'width');
+  return toAcross - across > to - from ? 'width' : 'length';
 }
 
 /**
@@ -95,9 +115,9 @@ export function outlineAt(shape: KnownShape, heightMm: number): Outline {
   return solidOf(shape).outlineAt(heightMm);
 }
 
-/** Half the section's width at a height, mm. */
-export function halfWidthAtMm(shape: KnownShape, heightMm: number): number {
-  return solidOf(shape).halfWidthAtMm(heightMm);
+/** How far the section through the middle reaches at a height, mm from the middle. */
+export function spanAtMm(shape: KnownShape, heightMm: number, axis: Axis): [fromMm: number, toMm: number] {
+  return solidOf(shape).spanAtMm(heightMm, axis);
 }
 
 /**
@@ -111,17 +131,22 @@ export function heightForDiscMm(shape: KnownShape, diameterMm: number): number |
     { length: SEARCHED_HEIGHTS + 1 },
     (_, step) => (solid.depthMm * step) / SEARCHED_HEIGHTS,
   );
-  const wide = steps.findIndex((heightMm) => 2 * solid.halfWidthAtMm(heightMm) >= diameterMm);
+  const wideAt = (heightMm: number) => 2 * solid.spanAtMm(heightMm, 'length')[1];
+  const wide = steps.findIndex((heightMm) => wideAt(heightMm) >= diameterMm);
   if (wide < 0) return null;
   const [from, to] = [steps[wide - 1] ?? 0, steps[wide] ?? 0];
-  return from + whereGrowing(to - from, (rise) => 2 * solid.halfWidthAtMm(from + rise) - diameterMm);
+  return from + whereGrowing(to - from, (rise) => wideAt(from + rise) - diameterMm);
 }
 
-/** Where a function that grows from 0 to `most` passes zero, by bisection until the last digit. */
-export function whereGrowing(most: number, figure: (at: number) => number): number {
+/**
+ * Where a function that grows from 0 to `most` passes zero, by bisection until the last digit.
+ *
+ * @param within enough when the place is known to this
+ */
+export function whereGrowing(most: number, figure: (at: number) => number, within = 0): number {
   let low = 0;
   let high = most;
-  for (let step = 0; step < 100 && low < high; step++) {
+  for (let step = 0; step < 100 && high - low > within; step++) {
     const middle = (low + high) / 2;
     if (figure(middle) < 0) low = middle;
     else high = middle;

@@ -4,7 +4,9 @@ import { moldSchema } from '../molds/mold';
 import { parseQuantity } from '../units/parseQuantity';
 import { type Quantity, quantitySchema } from '../units/quantity';
 import { z } from '../zod';
+import { embedSchema, madePieceSchema } from './embed';
 import { pourSizeSchema } from './pourSize';
+import { pourWaySchema } from './pourWay';
 
 export const USES = ['body', 'hands', 'face', 'hair', 'head-to-toe', 'gift', 'embeds'] as const;
 
@@ -37,6 +39,10 @@ export const pourSchema = z.strictObject({
   baseId: z.string().min(1).max(64),
   size: pourSizeSchema,
   doses: z.array(doseSchema).max(60),
+  /** Left out when it is poured level, all at once, from a jug of its own. */
+  way: pourWaySchema.optional(),
+  /** What is set into it; left out when nothing is. */
+  embeds: z.array(embedSchema).min(1).max(20).optional(),
 });
 
 /** What the crafter decides. Pours are in the order they are poured; A is the first. */
@@ -64,6 +70,8 @@ export const planFileSchema = z
     plan: planSchema,
     mold: moldSchema,
     materials: z.array(materialSchema).min(1).max(500),
+    /** The pieces of other plans that are set into this one. */
+    made: z.array(madePieceSchema).max(100).optional(),
   })
   .superRefine((file, context) => {
     const issue = (path: (string | number)[], message: string) =>
@@ -89,6 +97,20 @@ export const planFileSchema = z
           `“${shortId(pour.baseId)}” is not a base among the materials of this file.`,
         );
       }
+      pour.embeds?.forEach(({ from }, embedIndex) => {
+        const at = [...path, 'embeds', embedIndex, 'from'];
+        if (from.is === 'plan') {
+          if (!file.made?.some(({ planId }) => planId === from.planId))
+            issue([...at, 'planId'], `“${shortId(from.planId)}” is not among the made pieces of this file.`);
+        } else {
+          const kind = byId.get(from.materialId)?.kind;
+          if (kind !== 'scrap' && kind !== 'piece')
+            issue(
+              [...at, 'materialId'],
+              `“${shortId(from.materialId)}” is neither scrap nor a bought piece among the materials of this file.`,
+            );
+        }
+      });
       pour.doses.forEach((dose, doseIndex) => {
         const at = [...path, 'doses', doseIndex];
         const material = byId.get(dose.materialId);
@@ -160,8 +182,17 @@ export function namedMaterials(
       add(materialId);
       if (wetIn) add(wetIn.dispersantId);
     }
+    for (const { from } of pour.embeds ?? []) if (from.is === 'shelf') add(from.materialId);
   }
   return named;
+}
+
+/** Plans whose pieces are set into this one. */
+export function namedPlans({ pours }: Pick<Plan, 'pours'>): Set<string> {
+  const ids = pours.flatMap(({ embeds = [] }) =>
+    embeds.flatMap(({ from }) => (from.is === 'plan' ? [from.planId] : [])),
+  );
+  return new Set(ids);
 }
 
 /** Letter of a pour by its place: A for the first. */

@@ -1,16 +1,10 @@
+import { type Surface, surfaceOf } from '../molds/lean';
 import type { Mold } from '../molds/mold';
-import {
-  depthMm,
-  heightForDiscMm,
-  heightForVolumeMm,
-  isKnown,
-  type KnownShape,
-  shapeCapacityMl,
-  volumeBelowMl,
-  whereGrowing,
-} from '../molds/shape';
+import { whereGrowing } from '../molds/shape';
 import { z } from '../zod';
-import type { Plan } from './plan';
+import { type Cavity, cavityOf } from './cavity';
+import { displacedMl, type PlacedEmbed } from './displaced';
+import type { Plan, Pour } from './plan';
 import { isShared, type PourSize } from './pourSize';
 import type { RecipePour } from './recipe';
 import { pourSums } from './solvePour';
@@ -23,6 +17,8 @@ export const SIZE_FAULTS = [
   'needs-shape',
   'already-higher',
   'no-such-disc',
+  'spills',
+  'embeds-outgrow',
 ] as const;
 
 /** What is wrong with the sizes of a plan's pours; one of the whole bar has no pour. */
@@ -36,70 +32,152 @@ export const sizeFaultSchema = z.strictObject({
 
 export type SizeFault = z.infer<typeof sizeFaultSchema>;
 
-/** Where a pour lies in one cavity. Heights are null where the mold's shape is not known. */
+/** Where a pour lies in one cavity, over the middle of its floor. Heights are null where the shape is not known. */
 export interface PourRoom {
+  /** What it takes up, with what is set into it. */
   volumeMl: number;
+  /** What is set into it takes so much of that. */
+  displacedMl: number;
   fromMm: number | null;
   toMm: number | null;
+  /** Height of its surface's plane over the middle; a wedge may not reach the middle. */
+  surfaceMm: number | null;
 }
 
-/** One cavity by its measured capacity; a known shape is brought to it, since the two differ a little. */
-interface Cavity {
-  capacityMl: number;
-  depthMm: number | null;
-  heightOf(volumeMl: number): number | null;
-  volumeTo(heightMm: number): number | null;
-  discHeight(diameterMm: number): number | null;
-}
+/** What a pour must be known by to find its room. */
+export type SizedPour = Pick<RecipePour, 'baseDensityGPerMl' | 'lines'> & { embeds: readonly PlacedEmbed[] };
 
-function cavityOf({ shape, capacityMl }: Mold): Cavity {
-  if (!isKnown(shape))
-    return { capacityMl, depthMm: null, heightOf: () => null, volumeTo: () => null, discHeight: () => null };
-  const known: KnownShape = shape;
-  const wholeMl = shapeCapacityMl(known);
-  const toShape = wholeMl / capacityMl;
-  const depth = depthMm(known);
-  return {
-    capacityMl,
-    depthMm: depth,
-    heightOf: (volumeMl) => heightForVolumeMm(known, Math.min(Math.max(0, volumeMl * toShape), wholeMl)),
-    volumeTo: (heightMm) => volumeBelowMl(known, Math.min(Math.max(0, heightMm), depth)) / toShape,
-    discHeight: (diameterMm) => heightForDiscMm(known, diameterMm),
-  };
+/** A pour with those that go in beside it, at the same time. */
+interface Slot {
+  lead: number;
+  pours: { pourIndex: number; share: number }[];
+  size: PourSize;
+  lean: NonNullable<Pour['way']>['lean'];
 }
 
 const CLOSE_ML = 1e-7;
+const SETTLED_ML = 1e-6;
+const MOST_TURNS = 24;
 
 /**
  * The volume of every pour in one cavity. Pours are laid down in their order; those that are said in parts, and the
- * rest, share what the others leave of the fill.
+ * rest, share what the others leave of the fill. What is set into a pour takes up some of its room.
  *
  * A level only rises with the size of a part, so one search finds it; where no size depends on the level below, it is
- * a division.
+ * a division. Pieces that stand out of their pour reach into others by heights, which follow from the volumes, so the
+ * two are brought to agree in turns.
  */
 export function pourVolumes(
   plan: Plan,
   mold: Mold,
-  recipe: readonly Pick<RecipePour, 'baseDensityGPerMl' | 'lines'>[],
+  recipe: readonly SizedPour[],
 ): { rooms: PourRoom[]; faults: SizeFault[] } {
   const cavity = cavityOf(mold);
-  const fillMl = mold.capacityMl * plan.fillFraction;
-  const sizes = plan.pours.map(({ size }) => size);
-  const massMl = sizes.map((size, index) =>
-    size.by === 'mass' ? volumeOfMass(size.massG, plan, recipe[index]) / plan.pieces : 0,
+  const slots = slotsOf(plan.pours);
+  const embeds = recipe.map((pour) => pour.embeds);
+  const hasEmbeds = embeds.some((each) => each.length > 0);
+  let displaced = recipe.map(() => 0);
+  let found = layOut(plan, mold, recipe, slots, displaced, cavity);
+  for (let turn = 0; hasEmbeds && turn < MOST_TURNS; turn++) {
+    const next = displacedMl(embeds, found.lying);
+    const moved = Math.max(...next.map((each, index) => Math.abs(each - (displaced[index] ?? 0))));
+    if (moved < SETTLED_ML) break;
+    displaced = next;
+    found = layOut(plan, mold, recipe, slots, displaced, cavity);
+  }
+  const rooms = found.lying.map(
+    ({ volumeMl, fromMm, toMm, surfaceMm }, index): PourRoom => ({
+      volumeMl,
+      displacedMl: displaced[index] ?? 0,
+      fromMm,
+      toMm,
+      surfaceMm,
+    }),
   );
-  const lay = (partMl: number) => layDown(sizes, massMl, partMl, fillMl, cavity);
+  const outgrown = rooms.flatMap((room, pourIndex): SizeFault[] =>
+    room.displacedMl > room.volumeMl + CLOSE_ML
+      ? [{ code: 'embeds-outgrow', pourIndex, offMl: room.displacedMl - room.volumeMl, offMm: null }]
+      : [],
+  );
+  return { rooms, faults: [...outgrown, ...found.faults] };
+}
+
+/** Pours that go in beside one another lie in one slot, whose size is that of the first. */
+function slotsOf(pours: readonly Pour[]): Slot[] {
+  const slots: Slot[] = [];
+  pours.forEach(({ size, way }, pourIndex) => {
+    const last = slots.at(-1);
+    const share = way?.besideShare;
+    if (share !== undefined && last) last.pours.push({ pourIndex, share });
+    else
+      slots.push({
+        lead: pourIndex,
+        pours: [{ pourIndex, share: 1 }],
+        size,
+        lean: way?.lean,
+      });
+  });
+  for (const { pours: all } of slots) {
+    const beside = all.slice(1).reduce((sum, { share }) => sum + share, 0);
+    const [lead] = all;
+    // Shares of more than all of it are brought to it; the first keeps a little.
+    const scale = beside > 0.95 ? 0.95 / beside : 1;
+    for (const each of all.slice(1)) each.share *= scale;
+    if (lead) lead.share = 1 - beside * scale;
+  }
+  return slots;
+}
+
+function layOut(
+  plan: Plan,
+  mold: Mold,
+  recipe: readonly SizedPour[],
+  slots: readonly Slot[],
+  displaced: readonly number[],
+  cavity: Cavity,
+) {
+  const fillMl = mold.capacityMl * plan.fillFraction;
+  const sizes = slots.map(({ size }) => size);
+  const massMl = slots.map(({ size, lead, pours }) =>
+    size.by === 'mass'
+      ? volumeOfMass(size.massG, plan, recipe[lead]) / plan.pieces +
+        pours.reduce((sum, { pourIndex }) => sum + (displaced[pourIndex] ?? 0), 0)
+      : 0,
+  );
+  const lay = (partMl: number) => layDown(slots, massMl, partMl, fillMl, cavity);
   const partMl = partOf(sizes, massMl, fillMl, (part) => lay(part).at(-1)?.endMl ?? 0);
   const laid = lay(partMl);
-  const rooms = laid.map(({ startMl, endMl }): PourRoom => {
+  const surfaces = laid.map(({ surface }) => surface());
+  const lying = slots.flatMap(({ pours, lead }, slot) => {
+    const { startMl = 0, endMl = 0 } = laid[slot] ?? {};
     const [from, to] = [startMl, endMl].map((level) => Math.min(level, mold.capacityMl));
-    return {
-      volumeMl: Math.max(0, (to ?? 0) - (from ?? 0)),
-      fromMm: cavity.heightOf(from ?? 0),
-      toMm: cavity.heightOf(to ?? 0),
-    };
+    const volumeMl = Math.max(0, (to ?? 0) - (from ?? 0));
+    const surfaceMm = surfaces[slot]?.atMiddleMm ?? null;
+    const fromMm = heightOver(surfaces.slice(0, slot), cavity);
+    const toMm = heightOver(surfaces.slice(0, slot + 1), cavity);
+    return pours.map(({ share }) => ({
+      slot,
+      lead,
+      volumeMl: volumeMl * share,
+      fromMm,
+      toMm,
+      surfaceMm,
+    }));
   });
-  return { rooms, faults: faultsOf(sizes, laid, fillMl, cavity) };
+  const spilling = slots.flatMap(({ lean, lead }, slot): SizeFault[] => {
+    const [highest, stands] = [cavity.spillsAboveMm(lean), surfaces[slot]?.atMiddleMm];
+    if (!lean || highest === null || stands === undefined || stands <= highest + 1e-6) return [];
+    const spilledMl = (laid[slot]?.endMl ?? 0) - (cavity.volumeTo(highest, [], lean) ?? 0);
+    return [{ code: 'spills', pourIndex: lead, offMl: Math.max(0, spilledMl), offMm: stands - highest }];
+  });
+  return { lying, faults: [...spilling, ...faultsOf(slots, laid, fillMl, cavity)] };
+}
+
+/** Height of what was poured over the middle of the floor; null where the shape is not known. */
+function heightOver(surfaces: readonly (Surface | null)[], { depthMm }: Cavity): number | null {
+  if (depthMm === null) return null;
+  const highest = Math.max(0, ...surfaces.map((surface) => surface?.atMiddleMm ?? 0));
+  return Math.min(depthMm, highest);
 }
 
 interface Laid {
@@ -107,6 +185,8 @@ interface Laid {
   endMl: number;
   fault: SizeFault['code'] | null;
   overMm: number;
+  /** Worked out when it is asked for: most sizes need no surface. */
+  surface(): Surface | null;
 }
 
 function partsOf(size: PourSize): number {
@@ -136,37 +216,67 @@ function partOf(
   return whereGrowing(
     fillMl / Math.min(...sizes.filter(isShared).map(partsOf)),
     (partMl) => endAt(partMl) - fillMl,
+    1e-10,
   );
 }
 
 function layDown(
-  sizes: PourSize[],
+  slots: readonly Slot[],
   massMl: number[],
   partMl: number,
   fillMl: number,
   cavity: Cavity,
 ): Laid[] {
   let levelMl = 0;
-  return sizes.map((size, index): Laid => {
+  const laid: Laid[] = [];
+  slots.forEach((slot, index) => {
     const startMl = levelMl;
+    const below = laid.slice();
+    const under = () =>
+      below.flatMap(({ surface }) => {
+        const made = surface();
+        return made ? [made] : [];
+      });
     const {
       endMl,
       fault = null,
       overMm = 0,
-    } = endOf(size, startMl, massMl[index] ?? 0, partMl, fillMl, cavity);
+    } = endOf(slot, startMl, massMl[index] ?? 0, partMl, fillMl, under, cavity);
     levelMl = endMl;
-    return { startMl, endMl, fault, overMm };
+    let known: Surface | null | undefined;
+    laid.push({
+      startMl,
+      endMl,
+      fault,
+      overMm,
+      surface() {
+        if (known === undefined) {
+          const heightMm = cavity.heightOf(Math.min(endMl, cavity.capacityMl), under(), slot.lean);
+          known = heightMm === null ? null : surfaceOf(heightMm, slot.lean);
+        }
+        return known;
+      },
+    });
   });
+  return laid;
 }
 
 function endOf(
-  size: PourSize,
+  { size, lean }: Slot,
   startMl: number,
   massMl: number,
   partMl: number,
   fillMl: number,
+  under: () => Surface[],
   cavity: Cavity,
 ): { endMl: number; fault?: SizeFault['code']; overMm?: number } {
+  const upTo = (heightMm: number): ReturnType<typeof endOf> => {
+    const endMl = cavity.volumeTo(heightMm, lean ? under() : under().filter(({ rise }) => rise !== 0), lean);
+    if (endMl === null || cavity.depthMm === null) return { endMl: startMl, fault: 'needs-shape' };
+    if (endMl <= startMl + CLOSE_ML) return { endMl: startMl, fault: 'already-higher' };
+    const overMm = heightMm - cavity.depthMm;
+    return overMm > 1e-6 && !lean ? { endMl, fault: 'over-brim', overMm } : { endMl };
+  };
   switch (size.by) {
     case 'parts':
     case 'rest':
@@ -176,39 +286,47 @@ function endOf(
     case 'fill':
       return { endMl: startMl + size.fractionOfFill * fillMl };
     case 'thickness':
-      return upTo((cavity.heightOf(startMl) ?? 0) + size.thicknessMm, startMl, cavity);
+      return upTo((heightOver(under(), cavity) ?? 0) + size.thicknessMm);
     case 'height':
-      return upTo(size.heightMm, startMl, cavity);
+      return upTo(size.heightMm);
     case 'disc': {
       const heightMm = cavity.discHeight(size.diameterMm);
       if (heightMm === null)
         return { endMl: startMl, fault: cavity.depthMm === null ? 'needs-shape' : 'no-such-disc' };
-      return upTo(heightMm, startMl, cavity);
+      return upTo(heightMm);
     }
   }
 }
 
-function upTo(heightMm: number, startMl: number, cavity: Cavity): ReturnType<typeof endOf> {
-  const endMl = cavity.volumeTo(heightMm);
-  if (endMl === null || cavity.depthMm === null) return { endMl: startMl, fault: 'needs-shape' };
-  if (endMl <= startMl + CLOSE_ML) return { endMl: startMl, fault: 'already-higher' };
-  const overMm = heightMm - cavity.depthMm;
-  return overMm > 1e-6 ? { endMl, fault: 'over-brim', overMm } : { endMl };
-}
-
-function faultsOf(sizes: PourSize[], laid: Laid[], fillMl: number, cavity: Cavity): SizeFault[] {
-  const own = laid.flatMap(({ fault, overMm }, pourIndex): SizeFault[] =>
-    fault ? [{ code: fault, pourIndex, offMl: 0, offMm: fault === 'over-brim' ? overMm : null }] : [],
+function faultsOf(slots: readonly Slot[], laid: Laid[], fillMl: number, cavity: Cavity): SizeFault[] {
+  const own = laid.flatMap(({ fault, overMm }, slot): SizeFault[] =>
+    fault
+      ? [
+          {
+            code: fault,
+            pourIndex: slots[slot]?.lead ?? slot,
+            offMl: 0,
+            offMm: fault === 'over-brim' ? overMm : null,
+          },
+        ]
+      : [],
   );
   const endMl = laid.at(-1)?.endMl ?? 0;
   const heightOff = (volumeMl: number, otherMl: number) => {
-    const [one, other] = [cavity.heightOf(volumeMl), cavity.heightOf(otherMl)];
-    return one === null || other === null ? null : one - other;
+    const [one, other] = [volumeMl, otherMl].map((each) => cavity.heightOf(each, [], undefined));
+    return one == null || other == null ? null : one - other;
   };
-  const empty = laid.flatMap(({ startMl, endMl: end }, pourIndex): SizeFault[] => {
-    const size = sizes[pourIndex];
+  const empty = laid.flatMap(({ startMl, endMl: end }, slot): SizeFault[] => {
+    const { size, lead } = slots[slot] ?? {};
     return size && isShared(size) && end - startMl <= CLOSE_ML
-      ? [{ code: 'nothing-left', pourIndex, offMl: endMl - fillMl, offMm: heightOff(endMl, fillMl) }]
+      ? [
+          {
+            code: 'nothing-left',
+            pourIndex: lead ?? slot,
+            offMl: endMl - fillMl,
+            offMm: heightOff(endMl, fillMl),
+          },
+        ]
       : [];
   });
   const whole = (code: SizeFault['code'], offMl: number, offMm: number | null): SizeFault[] => [
@@ -224,11 +342,7 @@ function faultsOf(sizes: PourSize[], laid: Laid[], fillMl: number, cavity: Cavit
 }
 
 /** Volume in the molds, mL, of a pour of this weight in the molds. */
-function volumeOfMass(
-  massG: number,
-  plan: Plan,
-  recipe: Pick<RecipePour, 'baseDensityGPerMl' | 'lines'> | undefined,
-): number {
+function volumeOfMass(massG: number, plan: Plan, recipe: SizedPour | undefined): number {
   if (!recipe) return 0;
   const sums = pourSums(recipe);
   const intoMold = 1 - plan.jugLossFraction;

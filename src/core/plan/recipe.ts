@@ -3,6 +3,8 @@ import { blendAsFragrance, blendShares } from '../materials/blend';
 import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import type { Counted, Quantity } from '../units/quantity';
+import type { PlacedEmbed } from './displaced';
+import { embedPiece } from './embed';
 import type { Plan, PlanFile, Pour, Wetting } from './plan';
 import { type RelationFault, relatedDoses } from './relations';
 
@@ -62,6 +64,7 @@ export interface RecipePour {
   baseDensityAssumed: boolean;
   lines: RecipeLine[];
   unreadable: UnreadDose[];
+  embeds: PlacedEmbed[];
 }
 
 /** Joins a plan's pours with the materials they name. The file must have passed its schema. */
@@ -78,6 +81,10 @@ export function recipeOf(file: PlanFile): RecipePour[] {
       baseDensityAssumed: density.assumed,
       lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex]?.wetIn, materials)),
       unreadable,
+      embeds: (pour.embeds ?? []).map((embed) => ({
+        embed,
+        piece: embedPiece(embed, materials, file.made ?? []),
+      })),
     };
   });
 }

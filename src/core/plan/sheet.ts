@@ -1,12 +1,16 @@
 import { baseSchema } from '../materials/base';
 import { blendSchema } from '../materials/blend';
+import { hexColour } from '../materials/fields';
 import { dosedMaterialSchema } from '../materials/material';
 import { moldSchema } from '../molds/mold';
 import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
+import { standing } from './displaced';
+import { jugTurns } from './oneJug';
 import { type PlanFile, pourLetter, USES } from './plan';
 import { pourSizeSchema } from './pourSize';
-import { pourVolumes, type SizeFault, sizeFaultSchema } from './pourVolumes';
+import { type PourRoom, pourVolumes, type SizeFault, sizeFaultSchema } from './pourVolumes';
+import { pourWaySchema } from './pourWay';
 import { ASSUMPTIONS, type RecipeLine, type RecipePour, recipeOf, SAID_AS } from './recipe';
 import { RELATION_FAULTS } from './relations';
 import { baseMassForVolume, pourSums } from './solvePour';
@@ -21,7 +25,10 @@ export const sheetLineSchema = z.strictObject({
   material: dosedMaterialSchema,
   /** As it was typed. */
   text: z.string(),
+  /** In this pour. */
   massG: grams,
+  /** What goes into the jug before this pour; another figure where it goes on in the jug of the one before. */
+  addG: z.number(),
   volumeMl: millilitres,
   ofBase: fraction,
   ofProduct: fraction,
@@ -38,10 +45,40 @@ export const sheetLineSchema = z.strictObject({
   leaves: z.boolean(),
 });
 
+/** What is set into a pour, for all pieces. */
+export const sheetEmbedSchema = z.strictObject({
+  /** Place in its pour of the plan. */
+  embedIndex: z.int().nonnegative(),
+  /** Of the plan, or of the material on the shelf. */
+  id: z.string(),
+  name: z.string(),
+  kind: z.enum(['plan', 'scrap', 'piece']),
+  /** How many go into each piece; null for a filling. */
+  perPiece: z.int().positive().nullable(),
+  /** Of one. A filling has none. */
+  eachG: grams.nullable(),
+  eachMl: millilitres.nullable(),
+  massG: grams,
+  volumeMl: millilitres,
+  densityGPerMl: z.number().positive(),
+  densityAssumed: z.boolean(),
+  /** Share of the pour's room that a filling takes; null for pieces. */
+  ofRoom: fraction.nullable(),
+  /** How long one is the way it is looked at; null when only its weight or volume is known. */
+  widthMm: z.number().positive().nullable(),
+  isBall: z.boolean(),
+  colour: hexColour.nullable(),
+  /** Where it stands over the floor of the cavity; null where its height or the shape is not known. */
+  bottomMm: z.number().nullable(),
+  topMm: z.number().nullable(),
+});
+
 export const sheetPourSchema = z.strictObject({
   letter: z.string(),
   base: baseSchema,
   baseG: grams,
+  /** Base melted before this pour: for all pours that go on in its jug; nothing where it goes on itself. */
+  meltG: grams,
   baseDensityAssumed: z.boolean(),
   additionsG: grams,
   additionsOfBase: fraction,
@@ -50,9 +87,17 @@ export const sheetPourSchema = z.strictObject({
   jugVolumeMl: millilitres,
   intoMoldG: grams,
   intoMoldMl: millilitres,
-  /** Where it lies in the cavity, from the floor; null where the mold's shape is not known. */
+  /** What is set into it takes up so much of its room, for all pieces. */
+  displacedMl: millilitres,
+  /** Where it lies over the middle of the cavity's floor; null where the mold's shape is not known. */
   fromMm: z.number().nonnegative().nullable(),
   toMm: z.number().nonnegative().nullable(),
+  /** Height of its surface's plane over the middle; a wedge may not reach the middle. */
+  surfaceMm: z.number().nullable(),
+  way: pourWaySchema,
+  embeds: z.array(sheetEmbedSchema),
+  /** Names of what is set into it and has no size: in no weight. */
+  embedsUnsized: z.array(z.string()),
   /** How its size was said. */
   size: pourSizeSchema,
   lines: z.array(sheetLineSchema),
@@ -85,6 +130,11 @@ export const sheetSchema = z.strictObject({
     leftInJugG: grams,
     intoMoldG: grams,
     intoMoldMl: millilitres,
+    /** What is set into the pours. */
+    embedsG: grams,
+    /** Pours that are cut off again. */
+    trimmedG: grams,
+    /** Without what is cut off, with what is set in. */
     pieceG: grams,
     /** How often the mold is filled. */
     rounds: z.int().positive(),
@@ -92,10 +142,11 @@ export const sheetSchema = z.strictObject({
 });
 
 export type SheetLine = z.infer<typeof sheetLineSchema>;
+export type SheetEmbed = z.infer<typeof sheetEmbedSchema>;
 export type SheetPour = z.infer<typeof sheetPourSchema>;
 export type Sheet = z.infer<typeof sheetSchema>;
 
-/** The additions of a pour alone are more than its share of the molds. */
+/** The additions of a pour, or what is set into it, are more than its share of the molds. */
 export interface NoRoomForBase {
   code: 'no-room-for-base';
   pourIndex: number;
@@ -108,7 +159,7 @@ export interface NoRoomForBase {
  * The sheet of a plan: base weights with which base *and* additions fill the cavities, and every dose in grams.
  *
  * Volume is taken as additive. The jug holds `jugLossFraction` more than reaches the molds:
- * jug volume · (1 − loss) = pieces · capacity · fill.
+ * jug volume · (1 − loss) = pieces · capacity · fill, less what is set into the pours.
  *
  * @param file a plan file that has passed its schema
  */
@@ -121,14 +172,35 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
     const room = rooms[pourIndex];
     const size = plan.pours[pourIndex]?.size;
     if (!room || !size) continue;
-    const pour = makePour(recipePour, pourIndex, room.volumeMl * plan.pieces, plan.jugLossFraction);
+    const intoMoldMl = (room.volumeMl - room.displacedMl) * plan.pieces;
+    const pour = makePour(recipePour, pourIndex, intoMoldMl, plan.jugLossFraction);
     if (!pour.success) return fail({ ...pour.error, sizeFaults: faults });
-    pours.push({ ...pour.data, fromMm: room.fromMm, toMm: room.toMm, size });
+    pours.push({
+      ...pour.data,
+      displacedMl: room.displacedMl * plan.pieces,
+      fromMm: room.fromMm,
+      toMm: room.toMm,
+      surfaceMm: room.surfaceMm,
+      way: plan.pours[pourIndex]?.way ?? {},
+      embeds: embedsOf(recipePour, room, plan.pieces),
+      embedsUnsized: unsizedNames(recipePour, file),
+      size,
+    });
   }
+  jugTurns(pours).forEach(({ meltG, addG }, index) => {
+    const pour = pours[index];
+    if (!pour) return;
+    pour.meltG = meltG;
+    pour.lines.forEach((line, place) => {
+      line.addG = addG[place] ?? line.massG;
+    });
+  });
 
   const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
   const jugG = sum((pour) => pour.jugG);
   const intoMoldG = sum((pour) => pour.intoMoldG);
+  const embedsG = sum(({ embeds }) => embeds.reduce((total, { massG }) => total + massG, 0));
+  const trimmedG = sum(({ way, intoMoldG: own }) => (way.trimmed ? own : 0));
   return ok({
     version: 1,
     planName: plan.name,
@@ -147,18 +219,26 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
       leftInJugG: jugG * plan.jugLossFraction,
       intoMoldG,
       intoMoldMl: sum((pour) => pour.intoMoldMl),
-      pieceG: intoMoldG / plan.pieces,
+      embedsG,
+      trimmedG,
+      pieceG: (intoMoldG - trimmedG + embedsG) / plan.pieces,
       rounds: Math.ceil(plan.pieces / mold.cavities),
     },
   });
 }
+
+/** What of a pour follows from its place in the cavity and the plan. */
+type Placed = Pick<
+  SheetPour,
+  'displacedMl' | 'fromMm' | 'toMm' | 'surfaceMm' | 'way' | 'embeds' | 'embedsUnsized' | 'size'
+>;
 
 function makePour(
   pour: RecipePour,
   pourIndex: number,
   intoMoldMl: number,
   jugLossFraction: number,
-): Result<Omit<SheetPour, 'fromMm' | 'toMm' | 'size'>, Omit<NoRoomForBase, 'sizeFaults'>> {
+): Result<Omit<SheetPour, keyof Placed>, Omit<NoRoomForBase, 'sizeFaults'>> {
   const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
   const sums = pourSums(pour);
   const baseG = baseMassForVolume(sums, jugVolumeMl);
@@ -170,6 +250,7 @@ function makePour(
     letter: pourLetter(pourIndex),
     base: pour.base,
     baseG,
+    meltG: baseG,
     baseDensityAssumed: pour.baseDensityAssumed,
     additionsG: jugG - baseG,
     additionsOfBase: (jugG - baseG) / baseG,
@@ -190,6 +271,7 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
     material: line.material,
     text: line.text,
     massG,
+    addG: massG,
     volumeMl: inJugG / line.densityGPerMl,
     ofBase: inJugG / baseG,
     ofProduct: inJugG / jugG,
@@ -200,6 +282,50 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
     wets: line.wets,
     leaves: line.leaves,
   };
+}
+
+function embedsOf({ embeds }: RecipePour, room: PourRoom, pieces: number): SheetEmbed[] {
+  return embeds.flatMap(({ embed, piece }, embedIndex): SheetEmbed[] => {
+    if (!piece) return [];
+    const isFilling = embed.as === 'filling';
+    const count = isFilling ? embed.ofRoom * room.volumeMl : embed.perPiece;
+    const stands =
+      !isFilling && piece.heightMm !== null && room.fromMm !== null && room.toMm !== null
+        ? standing(embed, piece.heightMm, room.fromMm, room.toMm)
+        : null;
+    return [
+      {
+        embedIndex,
+        id: piece.id,
+        name: piece.name,
+        kind: piece.kind,
+        perPiece: isFilling ? null : embed.perPiece,
+        eachG: isFilling ? null : piece.massG,
+        eachMl: isFilling ? null : piece.volumeMl,
+        massG: piece.massG * count * pieces,
+        volumeMl: piece.volumeMl * count * pieces,
+        densityGPerMl: piece.massG / piece.volumeMl,
+        densityAssumed: piece.assumed,
+        ofRoom: isFilling ? embed.ofRoom : null,
+        widthMm: piece.widthMm,
+        isBall: piece.isBall,
+        colour: piece.colour,
+        bottomMm: stands?.bottomMm ?? null,
+        topMm: stands?.topMm ?? null,
+      },
+    ];
+  });
+}
+
+function unsizedNames({ embeds }: RecipePour, { materials, made }: PlanFile): string[] {
+  return embeds.flatMap(({ embed: { from }, piece }) => {
+    if (piece) return [];
+    const source =
+      from.is === 'plan'
+        ? made?.find(({ planId }) => planId === from.planId)
+        : materials.find(({ id }) => id === from.materialId);
+    return [source?.name ?? ''];
+  });
 }
 
 /** What the lines of one dose come to, its dispersant apart. */

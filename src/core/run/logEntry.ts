@@ -27,6 +27,8 @@ export interface LogEntry {
   goodPieces: number;
   verdict: Verdict;
   note: string;
+  /** What went into the scrap jar. */
+  toScrapG: number;
   weights: LoggedWeight[];
 }
 
@@ -66,6 +68,7 @@ export function logEntry(run: Run): LogEntry {
     goodPieces: ended.goodPieces,
     verdict: ended.verdict,
     note: ended.note,
+    toScrapG: ended.toScrapG,
     weights,
   };
 }

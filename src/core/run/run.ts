@@ -22,6 +22,8 @@ export const runEventSchema = z.discriminatedUnion('type', [
       .array(z.strictObject({ materialId: z.string().max(64), lotId: z.string().max(64) }))
       .max(200)
       .optional(),
+    /** What went into the scrap jar, g. */
+    toScrapG: z.number().min(0).max(1e6).optional(),
   }),
   z.strictObject({ type: z.literal('abandoned'), note: z.string().max(4000) }),
 ]);

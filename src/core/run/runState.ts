@@ -1,3 +1,4 @@
+import { jugGroups } from '../plan/oneJug';
 import type { Sheet } from '../plan/sheet';
 import { fail, ok, type Result } from '../result';
 import type { RecordedEvent, Run, RunEvent, Verdict } from './run';
@@ -15,7 +16,7 @@ export interface RunState {
   steps: StepState[];
   ended:
     | null
-    | { how: 'finished'; at: string; verdict: Verdict; goodPieces: number; note: string }
+    | { how: 'finished'; at: string; verdict: Verdict; goodPieces: number; note: string; toScrapG: number }
     | { how: 'abandoned'; at: string; note: string };
 }
 
@@ -51,30 +52,45 @@ export function runState({ sheet, events }: Pick<Run, 'sheet' | 'events'>): RunS
         break;
     }
   }
-  const actualBaseG = sheet.pours.map((pour) => done.get(`${pour.letter}/base`)?.massG ?? null);
+  const jugs = jugsOf(sheet, (letter) => done.get(`${letter}/base`)?.massG ?? null);
   const steps = stepsOf(sheet).map((step) => {
     const record = done.get(step.id);
     return {
       ...step,
       doneAt: record?.at ?? null,
       actualG: record?.massG ?? null,
-      ...weightsOf(step, sheet, actualBaseG[step.pourIndex] ?? null),
+      ...weightsOf(step, sheet, jugs[step.pourIndex]),
     };
   });
   return { steps, ended };
 }
 
-function withoutType({ verdict, goodPieces, note }: Extract<RunEvent, { type: 'finished' }>) {
-  return { verdict, goodPieces, note };
+function withoutType({ verdict, goodPieces, note, toScrapG = 0 }: Extract<RunEvent, { type: 'finished' }>) {
+  return { verdict, goodPieces, note, toScrapG };
+}
+
+/** The base of the jug that a pour comes from: what was planned, and what was weighed. */
+interface JugBase {
+  plannedG: number;
+  actualG: number | null;
+}
+
+/** By pour; those that share a jug share its base. */
+function jugsOf({ pours }: Sheet, weighedG: (letter: string) => number | null): JugBase[] {
+  return jugGroups(pours).flatMap((group) => {
+    const head = pours[group[0] ?? 0];
+    const jug = { plannedG: head?.meltG ?? 0, actualG: head ? weighedG(head.letter) : null };
+    return group.map(() => jug);
+  });
 }
 
 /** The doses follow the weight that is really in the jug. */
-function weightsOf(step: Step, sheet: Sheet, actualBaseG: number | null) {
+function weightsOf(step: Step, sheet: Sheet, jug: JugBase | undefined) {
   const pour = sheet.pours[step.pourIndex];
-  if (pour && step.kind === 'weigh-base') return { plannedG: pour.baseG, targetG: pour.baseG };
+  if (pour && step.kind === 'weigh-base') return { plannedG: pour.meltG, targetG: pour.meltG };
   const line = step.kind === 'weigh-dose' ? pour?.lines[step.lineIndex] : undefined;
-  if (!pour || !line) return { plannedG: null, targetG: null };
-  return { plannedG: line.massG, targetG: rescaled(line.massG, pour.baseG, actualBaseG) };
+  if (!jug || !line) return { plannedG: null, targetG: null };
+  return { plannedG: line.addG, targetG: rescaled(line.addG, jug.plannedG, jug.actualG) };
 }
 
 /** A dose in proportion to the base that is in the jug; as planned until that is known. */

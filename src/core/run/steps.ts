@@ -1,3 +1,4 @@
+import { jugGroups } from '../plan/oneJug';
 import type { Sheet, SheetLine, SheetPour } from '../plan/sheet';
 
 /** Where a weighing goes: straight into the jug, into the beaker of actives, or into a cup with its dispersant. */
@@ -11,6 +12,8 @@ export type Step = { id: string; pourIndex: number } & (
   | { kind: 'weigh-dose'; lineIndex: number; into: Vessel }
   /** Stirs what was weighed into a beaker or a cup, and adds it to the jug. */
   | { kind: 'stir-in'; lineIndexes: number[]; from: Exclude<Vessel, 'jug'> }
+  /** Sets pieces into what was poured, or shares a filling out before it is. */
+  | { kind: 'set-embeds'; embedIndexes: number[] }
   | { kind: 'pour' }
 );
 
@@ -24,9 +27,13 @@ function turnOf({ material }: SheetLine): (typeof ORDER)[number] {
 }
 
 /** The steps of a sheet in the order of the work. */
-export function stepsOf(sheet: Sheet): Step[] {
-  return sheet.pours.flatMap(stepsOfPour);
+export function stepsOf({ pours }: Pick<Sheet, 'pours'>): Step[] {
+  const heads = new Set(jugGroups(pours).map(([head]) => head));
+  return pours.flatMap((pour, pourIndex) => stepsOfPour(pour, pourIndex, heads.has(pourIndex)));
 }
+
+/** Less is no weighing. */
+const LEAST_G = 1e-6;
 
 interface Placed {
   line: SheetLine;
@@ -34,11 +41,11 @@ interface Placed {
   id: string;
 }
 
-function stepsOfPour(pour: SheetPour, pourIndex: number): Step[] {
+function stepsOfPour(pour: SheetPour, pourIndex: number, isJugOfItsOwn: boolean): Step[] {
   const step = (what: string) => ({ id: `${pour.letter}/${what}`, pourIndex });
   const placed = pour.lines
     .map((line, lineIndex) => ({ line, lineIndex, id: lineStep(pour.lines, lineIndex) }))
-    .filter(({ line }) => line.massG > 0);
+    .filter(({ line }) => line.addG > LEAST_G);
   const weigh = (into: Vessel, { lineIndex, id }: Placed): Step => ({
     ...step(id),
     kind: 'weigh-dose',
@@ -72,11 +79,24 @@ function stepsOfPour(pour: SheetPour, pourIndex: number): Step[] {
       ? [...actives.map((each) => weigh('beaker', each)), stirIn('beaker', 'beaker', actives)]
       : [],
   };
+  const embeds = (what: string, isFilling: boolean): Step[] => {
+    const embedIndexes = pour.embeds
+      .filter(({ perPiece }) => (perPiece === null) === isFilling)
+      .map(({ embedIndex }) => embedIndex);
+    return embedIndexes.length > 0 ? [{ ...step(what), kind: 'set-embeds', embedIndexes }] : [];
+  };
+  const melt: Step[] = isJugOfItsOwn
+    ? [
+        { ...step('base'), kind: 'weigh-base' },
+        { ...step('melt'), kind: 'melt' },
+      ]
+    : [];
   return [
-    { ...step('base'), kind: 'weigh-base' },
-    { ...step('melt'), kind: 'melt' },
+    ...melt,
     ...[...doses, beaker].sort((a, b) => a.turn - b.turn).flatMap(({ steps }) => steps),
+    ...embeds('filling', true),
     { ...step('pour'), kind: 'pour' },
+    ...embeds('embeds', false),
   ];
 }
 

@@ -16,10 +16,10 @@ export function piecesFromShelf(
 ): { pieces: number; shortOf: string | null } {
   let pieces = Number.POSITIVE_INFINITY;
   let shortOf: string | null = null;
-  for (const { materialId, name, massG } of needOf(sheet)) {
+  for (const { materialId, name, amount } of needOf(sheet)) {
     const lots = stock[materialId];
     if (lots === undefined) continue;
-    const enoughFor = Math.floor((Math.max(0, leftOf(lots)) / (massG / sheet.pieces)) * (1 + 1e-12));
+    const enoughFor = Math.floor((Math.max(0, leftOf(lots)) / (amount / sheet.pieces)) * (1 + 1e-12));
     if (enoughFor < pieces) {
       pieces = enoughFor;
       shortOf = name;
@@ -30,8 +30,8 @@ export function piecesFromShelf(
 
 /** A material with what some work needs of it and what is there. */
 export interface Shortage extends Need {
-  leftG: number;
-  buyG: number;
+  left: number;
+  buy: number;
 }
 
 /**
@@ -43,13 +43,13 @@ export interface Shortage extends Need {
 export function buyList(needs: readonly Need[], stock: StockByMaterial): Shortage[] {
   const sums = new Map<string, Need>();
   for (const need of needs) {
-    const massG = (sums.get(need.materialId)?.massG ?? 0) + need.massG;
-    sums.set(need.materialId, { ...need, massG });
+    const amount = (sums.get(need.materialId)?.amount ?? 0) + need.amount;
+    sums.set(need.materialId, { ...need, amount });
   }
   return [...sums.values()]
     .map((need) => {
-      const leftG = Math.max(0, leftOf(stock[need.materialId] ?? []));
-      return { ...need, leftG, buyG: Math.max(0, need.massG - leftG) };
+      const left = Math.max(0, leftOf(stock[need.materialId] ?? []));
+      return { ...need, left, buy: Math.max(0, need.amount - left) };
     })
-    .sort((a, b) => b.buyG - a.buyG || a.name.localeCompare(b.name));
+    .sort((a, b) => b.buy - a.buy || a.name.localeCompare(b.name));
 }

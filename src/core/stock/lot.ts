@@ -10,7 +10,7 @@ export const lotSchema = z.strictObject({
   /** What was asked for it, in the workshop's currency; null when nobody knows. */
   price: z.number().min(0).max(1e6).nullable(),
   discountFraction: z.number().min(0).max(1),
-  /** What came: grams, or pieces of packaging. */
+  /** What came: grams, or pieces of what is counted. */
   amount: z.number().positive().max(1e6),
   bestBefore: z.iso.date().nullable(),
   openedOn: z.iso.date().nullable(),

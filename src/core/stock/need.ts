@@ -1,22 +1,40 @@
-import type { Sheet } from '../plan/sheet';
+import type { Sheet, SheetEmbed } from '../plan/sheet';
 
-/** What a plan takes off the shelf. */
+/** What is taken off the shelf. */
 export interface Need {
   materialId: string;
   name: string;
-  massG: number;
+  /** Grams, or pieces of what is counted. */
+  amount: number;
+  isCounted: boolean;
 }
 
-/** Everything a sheet weighs, each material once, also what leaves the jug again. */
+/**
+ * Everything a sheet weighs or counts, each material once, also what leaves the jug again. Pieces of other plans are
+ * not on the shelf.
+ */
 export function needOf(sheet: Sheet): Need[] {
   const needs = new Map<string, Need>();
-  const add = (materialId: string, name: string, massG: number) => {
-    const known = needs.get(materialId);
-    needs.set(materialId, { materialId, name, massG: (known?.massG ?? 0) + massG });
+  const add = (need: Need) => {
+    const known = needs.get(need.materialId);
+    needs.set(need.materialId, { ...need, amount: (known?.amount ?? 0) + need.amount });
   };
+  const weigh = ({ id, name }: { id: string; name: string }, massG: number) =>
+    add({ materialId: id, name, amount: massG, isCounted: false });
   for (const pour of sheet.pours) {
-    add(pour.base.id, pour.base.name, pour.baseG);
-    for (const { material, massG } of pour.lines) add(material.id, material.name, massG);
+    weigh(pour.base, pour.baseG);
+    for (const { material, massG } of pour.lines) weigh(material, massG);
+    for (const embed of pour.embeds) {
+      const need = needOfEmbed(embed, sheet.pieces);
+      if (need) add(need);
+    }
   }
-  return [...needs.values()].filter(({ massG }) => massG > 0);
+  return [...needs.values()].filter(({ amount }) => amount > 0);
+}
+
+/** What an embed takes off the shelf; null for pieces of another plan, and for bought ones that nobody counts. */
+export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, pieces: number): Need | null {
+  if (kind === 'scrap') return { materialId: id, name, amount: massG, isCounted: false };
+  if (kind === 'plan' || perPiece === null) return null;
+  return { materialId: id, name, amount: perPiece * pieces, isCounted: true };
 }

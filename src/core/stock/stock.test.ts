@@ -77,8 +77,8 @@ test('how many pieces the shelf makes, and what to buy for several plans', () =>
     list.map(({ name }) => name),
     ['Test base', 'Test scent'],
   );
-  assert.ok(isClose(list[0]?.buyG ?? 0, baseG * 1.5));
-  assert.ok(isClose(buyList(needOf(sheet), {})[0]?.buyG ?? 0, sheet.totals.baseG));
+  assert.ok(isClose(list[0]?.buy ?? 0, baseG * 1.5));
+  assert.ok(isClose(buyList(needOf(sheet), {})[0]?.buy ?? 0, sheet.totals.baseG));
 });
 
 test('a discount lowers the cost of a gram', () => {

@@ -17,7 +17,7 @@ export const stockEntrySchema = z.strictObject({
 
 export type StockEntry = z.infer<typeof stockEntrySchema>;
 
-/** What is left of a lot. Amounts in grams, or pieces of packaging. */
+/** What is left of a lot. Amounts in grams, or pieces of what is counted. */
 export interface LotStock {
   id: string;
   number: string;

@@ -2,6 +2,7 @@ import type { Migration } from '../migrate';
 import { firstSlice } from './0001_first_slice';
 import { shelf } from './0002_shelf';
 import { molds } from './0003_molds';
+import { embeds } from './0004_embeds';
 
 /** In order; only ever added to. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds];
+export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds];

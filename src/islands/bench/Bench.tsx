@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { HouseRules } from '../../core/houseRules/houseRules';
+import { jugGroups } from '../../core/plan/oneJug';
 import type { Run, RunEvent } from '../../core/run/run';
 import { rescaled, runState } from '../../core/run/runState';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -31,12 +32,12 @@ export default function Bench({ start, rules, stock, showing }: Props) {
   // What is typed for the base moves every dose at once, before it is ticked.
   const parsed = parseMass(typed, showing.system);
   const typedG = parsed.success && parsed.data > 0 ? parsed.data : null;
+  const jug = jugGroups(run.sheet.pours).find((group) => group.includes(step?.pourIndex ?? 0)) ?? [];
   const shown = steps.map((each) => {
-    const isThisBase =
-      step?.kind === 'weigh-base' && step.doneAt === null && each.pourIndex === step.pourIndex;
-    const pour = run.sheet.pours[each.pourIndex];
-    if (!isThisBase || typedG === null || !pour || each.kind !== 'weigh-dose') return each;
-    return { ...each, targetG: rescaled(each.plannedG ?? 0, pour.baseG, typedG) };
+    const isThisJug = step?.kind === 'weigh-base' && step.doneAt === null && jug.includes(each.pourIndex);
+    const meltG = run.sheet.pours[jug[0] ?? 0]?.meltG;
+    if (!isThisJug || typedG === null || !meltG || each.kind !== 'weigh-dose') return each;
+    return { ...each, targetG: rescaled(each.plannedG ?? 0, meltG, typedG) };
   });
 
   async function tick(event: RunEvent) {

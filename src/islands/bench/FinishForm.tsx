@@ -1,10 +1,13 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { ok } from '../../core/result';
 import type { Run, RunEvent, Verdict } from '../../core/run/run';
 import { VERDICTS } from '../../core/run/run';
 import { runState } from '../../core/run/runState';
+import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showMass } from '../../core/units/showQuantity';
+import { writeFigure } from '../../core/units/writeQuantity';
 import { VERDICT_NAMES } from '../shared/names';
 import { OffTheShelf } from './OffTheShelf';
 
@@ -16,6 +19,9 @@ interface Props {
   onFinish(event: RunEvent): void;
 }
 
+const SCRAP = { unit: 'g', least: 0, most: 1_000_000 };
+/** Less is not worth a jar. */
+const LEAST_SCRAP_G = 1;
 const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
 
 /** Everything is ticked: how it came out, and into the Logbook. */
@@ -24,6 +30,10 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
   const [pieces, setPieces] = useState(String(run.sheet.pieces));
   const [note, setNote] = useState('');
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const scrap = useMemo(() => scrapOf(run), [run]);
+  const scrapG = scrap.trimmedG + scrap.endsG + scrap.leftOverG;
+  const [scrapText, setScrapText] = useState(() => (scrapG > LEAST_SCRAP_G ? writeFigure(scrapG, 1) : ''));
+  const parsedScrap = scrapText.trim() === '' ? ok(0) : parseFigure(scrapText, SCRAP);
   const parsed = parseFigure(pieces, PIECES);
   const weighedG = runState(run).steps.reduce((sum, step) => {
     const line =
@@ -36,12 +46,13 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
       className="plate flex flex-1 flex-col gap-4 overflow-y-auto p-6"
       onSubmit={(event) => {
         event.preventDefault();
-        if (parsed.success)
+        if (parsed.success && parsedScrap.success)
           onFinish({
             type: 'finished',
             verdict,
             goodPieces: parsed.data,
             note: note.trim(),
+            ...(parsedScrap.data > 0 ? { toScrapG: parsedScrap.data } : {}),
             lots: Object.entries(chosen).map(([materialId, lotId]) => ({ materialId, lotId })),
           });
       }}
@@ -105,6 +116,27 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
           onChange={({ target }) => setNote(target.value)}
         />
       </div>
+      <div>
+        <label htmlFor="to-scrap" className="text-lg font-semibold">
+          Into the scrap jar
+        </label>
+        <div className="flex items-center gap-3">
+          <input
+            id="to-scrap"
+            className={`input h-14 w-32 text-2xl ${parsedScrap.success ? '' : 'input-error'}`}
+            inputMode="decimal"
+            autoComplete="off"
+            value={scrapText}
+            aria-invalid={!parsedScrap.success}
+            aria-describedby="to-scrap-says"
+            onChange={({ target }) => setScrapText(target.value)}
+          />
+          <span className="text-xl">g</span>
+          <span id="to-scrap-says" className={parsedScrap.success ? 'quiet' : 'text-error'}>
+            {parsedScrap.success ? scrapWords(scrap, showing) : explainFigureFault(parsedScrap.error, SCRAP)}
+          </span>
+        </div>
+      </div>
       <OffTheShelf
         run={run}
         stock={stock}
@@ -115,10 +147,22 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
       <button
         type="submit"
         className="btn btn-primary sticky bottom-0 mt-auto h-24 shrink-0 text-3xl"
-        disabled={sending || !parsed.success}
+        disabled={sending || !parsed.success || !parsedScrap.success}
       >
         {sending ? 'Recording …' : 'Into the Logbook'}
       </button>
     </form>
   );
+}
+
+/** Where it would come from, by the sheet and the weighings. */
+function scrapWords({ trimmedG, endsG, leftOverG }: ScrapOfRun, showing: Showing): string {
+  const parts = [
+    trimmedG > LEAST_SCRAP_G ? `${showMass(trimmedG, showing)} cut off` : '',
+    endsG > LEAST_SCRAP_G ? `${showMass(endsG, showing)} of ends` : '',
+    leftOverG > LEAST_SCRAP_G ? `${showMass(leftOverG, showing)} melted beyond the molds` : '',
+  ].filter((part) => part !== '');
+  return parts.length > 0
+    ? `${parts.join(', ')}, by the sheet. Write what it is.`
+    : 'Nothing, by the sheet. Empty is nothing.';
 }

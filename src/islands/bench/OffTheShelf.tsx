@@ -2,7 +2,7 @@ import type { Run } from '../../core/run/run';
 import { usedMaterials } from '../../core/run/usedMaterials';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, takeFromLots } from '../../core/stock/stock';
-import { type Showing, showMass } from '../../core/units/showQuantity';
+import { type Showing, showAmount } from '../../core/units/showQuantity';
 
 interface Props {
   run: Run;
@@ -24,17 +24,18 @@ export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
         Off the shelf
       </h3>
       <ul className="divide-base-300 divide-y">
-        {counted.map(({ materialId, name, massG }) => {
+        {counted.map(({ materialId, name, amount, isCounted }) => {
+          const show = (of: number) => showAmount(of, isCounted, showing);
           const lots = stock[materialId] ?? [];
-          const { takings, beyondBook } = takeFromLots(lots, massG, chosen[materialId]);
-          const numbers = takings.map(({ lotId, amount }) => {
+          const { takings, beyondBook } = takeFromLots(lots, amount, chosen[materialId]);
+          const numbers = takings.map(({ lotId, amount: taken }) => {
             const number = lots.find(({ id }) => id === lotId)?.number;
-            return takings.length > 1 ? `${showMass(amount, showing)} of ${number}` : number;
+            return takings.length > 1 ? `${show(taken)} of ${number}` : number;
           });
           return (
             <li key={materialId} className="flex flex-wrap items-center gap-x-3">
               <span className="min-w-40">{name}</span>
-              <strong className="min-w-24 text-right">{showMass(massG, showing)}</strong>
+              <strong className="min-w-24 text-right">{show(amount)}</strong>
               {lots.length > 1 ? (
                 <select
                   className="select min-h-11 w-64"
@@ -44,7 +45,7 @@ export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
                 >
                   {firstExpiredFirst(lots).map(({ id, number, left, bestBefore }) => (
                     <option key={id} value={id}>
-                      {number}, {showMass(left, showing)} left{bestBefore ? `, to ${bestBefore}` : ''}
+                      {number}, {show(left)} left{bestBefore ? `, to ${bestBefore}` : ''}
                     </option>
                   ))}
                 </select>
@@ -54,8 +55,7 @@ export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
               {takings.length > 1 && <span className="quiet text-sm">{numbers.join(', ')}</span>}
               {beyondBook && (
                 <span className="text-warning text-sm">
-                  {showMass(beyondBook.amount, showing)} more than the book says: it is put right with a
-                  correction
+                  {show(beyondBook.amount)} more than the book says: it is put right with a correction
                 </span>
               )}
             </li>

@@ -4,6 +4,7 @@ import { sayFinding } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import { ceiling } from '../../core/materials/defaults';
 import type { SheetLine } from '../../core/plan/sheet';
+import { embedWords } from '../../core/run/embedWords';
 import { meltWords } from '../../core/run/meltWords';
 import { pourWords } from '../../core/run/pourWords';
 import type { Run, RunEvent } from '../../core/run/run';
@@ -85,7 +86,8 @@ function doing(step: StepState, { sheet }: Run, rules: HouseRules, showing: Show
       ? `Stir ${names} in one beaker until it is clear, and pour it into the jug.`
       : `Stir ${names} to a paste without specks, scrape it into the jug, and stir sides and bottom.`;
   }
-  return pourWords(step.pourIndex, rules, showing);
+  if (step.kind === 'set-embeds') return embedWords(sheet, step, showing);
+  return pourWords(sheet, step.pourIndex, rules, showing);
 }
 
 function WeighFace({
@@ -95,6 +97,7 @@ function WeighFace({
   showing,
   sending,
   targetG,
+  rules: { cutStepG },
   onType,
   onTick,
   onBack,
@@ -138,6 +141,12 @@ function WeighFace({
         )}
         {!isBase && step.plannedG !== null && Math.abs(targetG - step.plannedG) > 1e-6 && (
           <p className="quiet">Planned {showMass(step.plannedG, showing)}, brought to the base in the jug.</p>
+        )}
+        {isBase && cutStepG > 0 && (
+          <p className="quiet">
+            Cut up to {showMass(Math.ceil(targetG / cutStepG - 1e-9) * cutStepG, showing)}: what is over goes
+            along with its doses.
+          </p>
         )}
         <div className="mt-auto">
           <label htmlFor="on-the-scale" className="text-lg font-semibold">

@@ -14,7 +14,17 @@ export function stepName(step: Step, sheet: Sheet): string {
       return `${letter}${pour?.lines[step.lineIndex]?.material.name}`;
     case 'stir-in':
       return `${letter}${step.from === 'beaker' ? 'Beaker' : 'Cup'} into the jug`;
+    case 'set-embeds':
+      return `${letter}${namesOf(step, sheet)}`;
     case 'pour':
       return `${letter}Pour`;
   }
+}
+
+function namesOf(
+  { pourIndex, embedIndexes }: Extract<Step, { kind: 'set-embeds' }>,
+  { pours }: Sheet,
+): string {
+  const own = (pours[pourIndex]?.embeds ?? []).filter(({ embedIndex }) => embedIndexes.includes(embedIndex));
+  return own.map(({ name }) => name).join(', ');
 }

@@ -7,6 +7,7 @@ import { FigureField } from '../shared/FigureField';
 import { RecordProblem } from '../shared/RecordProblem';
 import type { StoredItem } from '../shared/useRecords';
 import { CHOICES } from './choices';
+import { Jugs } from './Jugs';
 import { Scales } from './Scales';
 
 interface Props {
@@ -15,7 +16,14 @@ interface Props {
 }
 
 interface FigureSpec {
-  key: 'jugLossFraction' | 'fillFraction' | 'readingErrorMost' | 'gritBodyMm' | 'gritFaceMm';
+  key:
+    | 'jugLossFraction'
+    | 'fillFraction'
+    | 'headspaceFraction'
+    | 'cutStepG'
+    | 'readingErrorMost'
+    | 'gritBodyMm'
+    | 'gritFaceMm';
   label: string;
   perOne: number;
   rule: FigureRule;
@@ -33,6 +41,18 @@ const FIGURES: FigureSpec[] = [
     label: 'Usual fill of a new mold',
     perOne: 0.01,
     rule: { unit: '%', least: 5, most: 100 },
+  },
+  {
+    key: 'headspaceFraction',
+    label: 'Headspace that a jug needs',
+    perOne: 0.01,
+    rule: { unit: '%', least: 0, most: 60 },
+  },
+  {
+    key: 'cutStepG',
+    label: 'What base can be cut to',
+    perOne: 1,
+    rule: { unit: 'g', least: 0.1, most: 500 },
   },
   {
     key: 'readingErrorMost',
@@ -152,6 +172,7 @@ export default function HouseRulesForm({ start, showing }: Props) {
             <CurrencyField value={rules.currency} onChange={(currency) => change({ currency })} />
           </div>
         </section>
+        <Jugs jugs={rules.jugs} showing={showing} onChange={(jugs) => change({ jugs })} />
         <Scales scales={rules.scales} showing={showing} onChange={(scales) => change({ scales })} />
       </div>
     </div>

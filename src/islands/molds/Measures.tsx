@@ -14,7 +14,8 @@ import { writeFigure } from '../../core/units/writeQuantity';
 import type { TextForm } from '../shared/textForm';
 import { today } from '../shared/today';
 
-const NO_NAMES = { decimal: 'either', idOf: () => undefined, nameOf: (id: string) => id } as const;
+/** A mold's texts name nothing else. */
+export const NO_NAMES = { decimal: 'either', idOf: () => undefined, nameOf: (id: string) => id } as const;
 const WAYS = {
   'water-weight': 'Water, weighed',
   'water-jug': 'Water, by the measuring jug',

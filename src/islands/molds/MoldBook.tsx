@@ -1,19 +1,27 @@
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type { Base } from '../../core/materials/base';
-import type { Mold, NewMold, Shape } from '../../core/molds/mold';
-import { fieldsOfShape, readMold, typedMold } from '../../core/molds/moldText';
+import type { Measure, Mold, NewMold, Shape } from '../../core/molds/mold';
+import { fieldsOfShape, measuresText, readMold, typedMold } from '../../core/molds/moldText';
 import { MEASURED_NAMES } from '../../core/molds/names';
 import { isKnown, shapeCapacityMl } from '../../core/molds/shape';
 import type { RecordTexts } from '../../core/records/recordText';
+import type { FillSeen } from '../../core/run/fillSeen';
+import { sectionOfMold } from '../../core/section/section';
 import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
+import { writeFigure } from '../../core/units/writeQuantity';
 import { Section } from '../section/Section';
 import { RecordForm } from '../shared/RecordForm';
 import { RecordTextField } from '../shared/RecordTextField';
 import { type TextForm, textResolver } from '../shared/textForm';
+import { today } from '../shared/today';
 import { type StoredItem, useRecords } from '../shared/useRecords';
-import { Measures } from './Measures';
+import { FillsSeen } from './FillsSeen';
+import { Measures, NO_NAMES } from './Measures';
+
+const ModelImport = lazy(() => import('./ModelImport'));
+const VolumeCurve = lazy(() => import('./VolumeCurve'));
 
 type StoredMold = StoredItem<Mold>;
 
@@ -24,10 +32,12 @@ interface Props {
   usualFill: number;
   /** What a cavity may be measured with. */
   bases: Base[];
+  /** What past runs say of each mold. */
+  fills: Readonly<Record<string, readonly FillSeen[]>>;
   showing: Showing;
 }
 
-export default function MoldBook({ start, usualFill, bases, showing }: Props) {
+export default function MoldBook({ start, usualFill, bases, fills, showing }: Props) {
   const { records, save, put } = useRecords<Mold>('/api/molds', start);
   const [open, setOpen] = useState<StoredMold | 'new' | null>(null);
   return (
@@ -48,6 +58,7 @@ export default function MoldBook({ start, usualFill, bases, showing }: Props) {
               save={save}
               usualFill={usualFill}
               bases={bases}
+              fills={fills}
               showing={showing}
               onTheirs={(theirs) => {
                 put(theirs);
@@ -72,7 +83,7 @@ export default function MoldBook({ start, usualFill, bases, showing }: Props) {
                 onClick={() => setOpen(stored)}
               >
                 <span className="flex h-24 items-center justify-center">
-                  <Section mold={stored.item} pours={[]} locale={showing.locale} thumbnail />
+                  <Section section={sectionOfMold(stored.item)} locale={showing.locale} thumbnail />
                 </span>
                 <span className="mt-2 block text-lg leading-tight font-semibold">{stored.item.name}</span>
                 <span className="quiet block text-sm">
@@ -94,6 +105,7 @@ export default function MoldBook({ start, usualFill, bases, showing }: Props) {
 interface EditorProps {
   usualFill: number;
   bases: Base[];
+  fills: Props['fills'];
   was: StoredMold | null;
   showing: Showing;
   save: ReturnType<typeof useRecords<Mold>>['save'];
@@ -101,13 +113,23 @@ interface EditorProps {
   onDone(): void;
 }
 
-function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: EditorProps) {
+function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onDone }: EditorProps) {
   const form = useForm<TextForm, unknown, NewMold>({
     resolver: textResolver(({ texts }) => readMold(texts)),
     defaultValues: { texts: typedMold(was?.item ?? null, usualFill) },
   });
   const texts = useWatch({ control: form.control, name: 'texts' });
   const errors = (form.formState.errors.texts ?? {}) as Record<string, { message?: string } | undefined>;
+  /** A measuring by what is known of the shape; it is what the cavity holds until another one is used. */
+  function remember(by: Measure['by'], capacityMl: number) {
+    const { measures: before = '' } = form.getValues('texts');
+    const read = measuresText.read(before, NO_NAMES);
+    const own: Measure = { by, on: today(), capacityMl: Number(capacityMl.toFixed(3)) };
+    const keep = (read.success ? read.data : []).filter((each) => each.by !== by || each.on !== own.on);
+    form.setValue('texts.measures', measuresText.write([...keep, own], NO_NAMES), { shouldDirty: true });
+    form.setValue('texts.capacityMl', writeFigure(capacityMl, 2), { shouldDirty: true });
+    form.setValue('texts.measuredBy', by, { shouldDirty: true });
+  }
   const fields = fieldsOfShape((texts.shapeKind ?? 'capacity-only') as Shape['kind']);
   return (
     <FormProvider {...form}>
@@ -122,7 +144,7 @@ function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: 
       >
         <div className="grid gap-3 sm:grid-cols-2">
           {fields
-            .filter(({ key }) => key !== 'measures')
+            .filter(({ key }) => key !== 'measures' && key !== 'levels')
             .map((field) => (
               <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
                 <RecordTextField
@@ -133,8 +155,28 @@ function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: 
               </div>
             ))}
         </div>
+        {texts.shapeKind === 'model' && (
+          <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
+            <ModelImport showing={showing} onMeasured={(capacityMl) => remember('model', capacityMl)} />
+            {errors.levels && (
+              <p className="text-error text-sm" role="alert">
+                {errors.levels.message}
+              </p>
+            )}
+          </Suspense>
+        )}
         <Measures bases={bases} showing={showing} />
-        <Preview texts={texts} showing={showing} />
+        <Preview texts={texts} showing={showing} onKeep={remember} />
+        {was && (
+          <FillsSeen
+            fills={fills[was.item.id] ?? []}
+            storedMl={was.item.capacityMl}
+            showing={showing}
+            onTake={(capacityMl) =>
+              form.setValue('texts.capacityMl', writeFigure(capacityMl, 2), { shouldDirty: true })
+            }
+          />
+        )}
       </RecordForm>
     </FormProvider>
   );
@@ -142,22 +184,48 @@ function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: 
 
 const WIDE: ReadonlySet<string> = new Set(['name', 'points', 'steps', 'note']);
 const DISAGREES_ABOVE = 0.05;
+const WAY_WORDS: Partial<Record<Measure['by'], string>> = {
+  'water-steps': 'its water steps',
+  model: 'its model',
+};
+
+/** How a shape that is known was measured. */
+function shapeMeasuredBy(kind: Shape['kind']): Measure['by'] {
+  if (kind === 'water-steps' || kind === 'model') return kind;
+  return 'dimensions';
+}
+
+interface PreviewProps {
+  texts: RecordTexts;
+  showing: Showing;
+  onKeep(by: Measure['by'], capacityMl: number): void;
+}
 
 /** The section as the fields say it, and whether capacity and dimensions agree. */
-function Preview({ texts, showing }: { texts: RecordTexts; showing: Showing }) {
-  const read = readMold({ ...texts, name: texts.name || 'mold' });
+function Preview({ texts, showing, onKeep }: PreviewProps) {
+  const read = useMemo(
+    () =>
+      readMold({
+        ...texts,
+        name: texts.name || 'mold',
+        cavities: texts.cavities || '1',
+        capacityMl: texts.capacityMl || '1',
+      }),
+    [texts],
+  );
   if (!read.success) return null;
   const mold = { ...read.data, id: 'preview' };
   if (!isKnown(mold.shape)) return null;
   const byShapeMl = shapeCapacityMl(mold.shape);
-  const off = byShapeMl / mold.capacityMl - 1;
+  const off = texts.capacityMl ? byShapeMl / mold.capacityMl - 1 : 0;
+  const by = shapeMeasuredBy(mold.shape.kind);
   return (
     <div>
       <div className="flex h-40 justify-center">
-        <Section mold={mold} pours={[]} locale={showing.locale} />
+        <Section section={sectionOfMold(mold)} locale={showing.locale} />
       </div>
       <p className="text-sm" role="status">
-        By its dimensions a cavity holds {showVolume(byShapeMl, showing.locale)}.{' '}
+        By {WAY_WORDS[by] ?? 'its dimensions'} a cavity holds {showVolume(byShapeMl, showing.locale)}.{' '}
         {Math.abs(off) > DISAGREES_ABOVE && (
           <strong className="text-warning">
             That is {showPercent(Math.abs(off), showing.locale)} {off > 0 ? 'more' : 'less'} than entered.
@@ -165,6 +233,20 @@ function Preview({ texts, showing }: { texts: RecordTexts; showing: Showing }) {
           </strong>
         )}
       </p>
+      <button
+        type="button"
+        className="btn btn-sm btn-secondary min-h-11"
+        onClick={() => onKeep(by, byShapeMl)}
+      >
+        Use it, and keep it as a measuring
+      </button>
+      <Suspense fallback={null}>
+        <VolumeCurve
+          shape={mold.shape}
+          capacityMl={texts.capacityMl ? mold.capacityMl : byShapeMl}
+          showing={showing}
+        />
+      </Suspense>
     </div>
   );
 }

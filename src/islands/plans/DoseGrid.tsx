@@ -1,4 +1,5 @@
-import { memo, useMemo, useRef, useState } from 'react';
+import { ChevronRight } from 'lucide-react';
+import { lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import {
@@ -8,7 +9,15 @@ import {
   type Material,
 } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
-import { dose, type Plan, retyped, type Wetting } from '../../core/plan/plan';
+import {
+  dose,
+  type Plan,
+  type PlanFile,
+  type Pour,
+  pourLetter,
+  retyped,
+  type Wetting,
+} from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
@@ -17,8 +26,10 @@ import { useStable } from '../shared/useStable';
 import { type DoseActions, DoseRow } from './DoseRow';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
+import type { PourPanelProps } from './pour/pourPanel';
 
 interface Props {
+  file: PlanFile;
   plan: Plan;
   pourIndex: number;
   materials: Material[];
@@ -68,7 +79,7 @@ function houseWetting(
 
 /** A row a material: what was typed, and what it comes to. */
 export function DoseGrid(props: Props) {
-  const { plan, pourIndex, materials, sheet, findings, rules, showing, onPour, onEdit } = props;
+  const { file, plan, pourIndex, materials, sheet, findings, rules, showing, onPour, onEdit } = props;
   const pour = plan.pours[pourIndex];
   const grid = useRef<HTMLTableElement>(null);
   const byId = useMemo(() => new Map(materials.map((material) => [material.id, material])), [materials]);
@@ -162,7 +173,15 @@ export function DoseGrid(props: Props) {
           onEdit={onEdit}
         />
       )}
-      <div className="min-h-24 overflow-y-auto">
+      <HowItIsPoured
+        file={file}
+        pourIndex={pourIndex}
+        sheet={sheet}
+        rules={rules}
+        showing={showing}
+        onEdit={onEdit}
+      />
+      <div className="shrink-0">
         <table className="table-sm table table-fixed" ref={grid}>
           <thead className="bg-base-100 sticky top-0 z-10">
             <tr className="text-base-content">
@@ -242,6 +261,50 @@ export function DoseGrid(props: Props) {
       <PlanNote note={plan.note} onChange={(note) => onEdit({ ...plan, note }, 'note')} />
     </>
   );
+}
+
+const PourDetails = lazy(() => import('./pour/PourDetails'));
+
+/** Folded up until it is asked for, unless there is something in it. */
+function HowItIsPoured(props: PourPanelProps) {
+  const { file, pourIndex } = props;
+  const pour = file.plan.pours[pourIndex];
+  const says = pour ? wayInShort(pour, pourIndex) : '';
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details
+      className="border-base-300 mb-1 border-b"
+      open={isOpen}
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm">
+        <ChevronRight size={18} className="chevron mr-1 shrink-0" aria-hidden="true" />
+        <span className="font-semibold">How it is poured, what is set in</span>
+        {says !== '' && <span className="quiet ml-2 truncate text-xs">{says}</span>}
+      </summary>
+      {isOpen && (
+        <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
+          <PourDetails {...props} />
+        </Suspense>
+      )}
+    </details>
+  );
+}
+
+/** What is not usual about a pour, in a line. */
+function wayInShort({ way = {}, embeds = [] }: Pour, pourIndex: number): string {
+  const before = pourLetter(pourIndex - 1);
+  return [
+    way.lean && `leaning ${Math.abs(way.lean.deg)}°`,
+    way.besideShare !== undefined && `beside ${before}`,
+    way.sameJug && `from the jug of ${before}`,
+    way.goes && `in ${way.goes} goes`,
+    way.dropped && `dripped on ${before}`,
+    way.trimmed && 'cut off',
+    embeds.length > 0 && `${embeds.length} set in`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** The same actions for as long as the grid is there, doing what the newest plan asks for. */

@@ -5,6 +5,7 @@ import { hasStop, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
+import type { MadePiece } from '../../core/plan/embed';
 import { PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type Plan, type PlanFile } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -26,6 +27,8 @@ interface Props {
   stored: StoredPlan;
   molds: Mold[];
   materials: Material[];
+  /** Pieces of other plans. */
+  made: MadePiece[];
   rules: HouseRules;
   /** What is left of the shelf's lots, by material. */
   stock: StockByMaterial;
@@ -36,7 +39,7 @@ interface Props {
 
 /** Everything that one decision touches, in sight of it. */
 export default function PlanWorkspace(props: Props) {
-  const { stored, molds, materials, rules, stock, today, showing } = props;
+  const { stored, molds, materials, made, rules, stock, today, showing } = props;
   const [draft] = useState(() => keptDraft(stored));
   const [history, dispatch] = useReducer(planHistory, stored.plan, (plan) =>
     draft ? planHistory(startHistory(plan), { do: 'replace', plan: draft.plan }) : startHistory(plan),
@@ -61,7 +64,7 @@ export default function PlanWorkspace(props: Props) {
     (): CheckContext => ({ rules, shelf: { materials, stock, today } }),
     [rules, materials, stock, today],
   );
-  const file = useMemo(() => fileOf(plan, molds, materials), [plan, molds, materials]);
+  const file = useMemo(() => fileOf(plan, molds, materials, made), [plan, molds, materials, made]);
   const { sheet, findings } = useMemo(() => reviewPlan(file, context), [file, context]);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
 
@@ -125,9 +128,7 @@ export default function PlanWorkspace(props: Props) {
           <h2 id="section-title" className="font-semibold">
             Section
           </h2>
-          <p className="quiet mb-2 text-xs">
-            One cavity of {file.mold.name}, in mm, in the base’s own colour
-          </p>
+          <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
           <SectionPanel plan={plan} mold={file.mold} sheet={sheet} locale={showing.locale} onEdit={edit} />
           <TurnRound file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
           <AnotherBase
@@ -143,9 +144,10 @@ export default function PlanWorkspace(props: Props) {
 
         <section
           aria-labelledby="doses-title"
-          className="plate flex min-h-0 flex-col p-3 md:row-span-2 xl:row-span-1"
+          className="plate flex flex-col p-3 md:row-span-2 xl:row-span-1 xl:min-h-0 xl:overflow-y-auto"
         >
           <DoseGrid
+            file={file}
             plan={plan}
             pourIndex={pour}
             materials={materials}
@@ -160,7 +162,7 @@ export default function PlanWorkspace(props: Props) {
         </section>
 
         <div className="flex flex-col gap-2 xl:min-h-0">
-          <TotalsPanel sheet={sheet} showing={showing} />
+          <TotalsPanel sheet={sheet} rules={rules} showing={showing} />
           <ChecksPanel
             findings={findings}
             showing={showing}
@@ -189,10 +191,10 @@ export default function PlanWorkspace(props: Props) {
 }
 
 /** The plan with what it names; the page was given every mold and material that its plan may name. */
-function fileOf(plan: Plan, molds: Mold[], materials: Material[]): PlanFile {
+function fileOf(plan: Plan, molds: Mold[], materials: Material[], made: MadePiece[]): PlanFile {
   const mold = molds.find(({ id }) => id === plan.moldId);
   if (!mold) throw new RangeError(`the page has no mold “${plan.moldId}”`);
-  return { format: PLAN_FILE_FORMAT, version: PLAN_FILE_VERSION, plan, mold, materials };
+  return { format: PLAN_FILE_FORMAT, version: PLAN_FILE_VERSION, plan, mold, materials, made };
 }
 
 function useUndoKeys(undo: () => void, redo: () => void) {

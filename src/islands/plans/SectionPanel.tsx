@@ -1,14 +1,16 @@
-import { useRef, useState } from 'react';
+import { RotateCw } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
 import type { Mold } from '../../core/molds/mold';
-import { isKnown } from '../../core/molds/shape';
-import { moveBoundary } from '../../core/plan/moveBoundary';
+import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
+import { sectionAxis, sectionOf, sectionOfMold } from '../../core/section/section';
 import { savePng, saveSvg } from '../section/download';
 import { Face } from '../section/Face';
 import { Section } from '../section/Section';
 import { Unmolded } from '../section/Unmolded';
-import { sectionPours } from './sectionPours';
+import { SizeOnDrawing } from './SizeOnDrawing';
+import { TintNote } from './TintNote';
 
 interface Props {
   plan: Plan;
@@ -24,32 +26,64 @@ type View = keyof typeof VIEWS;
 /** The section, flipped between the mold and the bar; a picture of it to keep. */
 export function SectionPanel({ plan, mold, sheet, locale, onEdit }: Props) {
   const [view, setView] = useState<View>('poured');
+  const [turned, setTurned] = useState(false);
+  const [byGrams, setByGrams] = useState(false);
+  const [typing, setTyping] = useState<{ below: number; topPx: number } | null>(null);
   const drawing = useRef<HTMLDivElement>(null);
-  const pours = sheet ? sectionPours(sheet) : [];
-  const shown = isKnown(mold.shape) && pours.length > 0 ? view : 'poured';
+  const usual = sectionAxis(mold);
+  const axis = turned ? (usual === 'length' ? 'width' : 'length') : usual;
+  const section = useMemo(
+    () => (sheet ? sectionOf(sheet, axis) : sectionOfMold(mold, axis)),
+    [sheet, mold, axis],
+  );
+  const hasPours = section !== null && section.pours.length > 0;
+  const shown = hasPours ? view : 'poured';
   const keep = (how: (svg: SVGSVGElement, name: string) => unknown) => {
     const svg = drawing.current?.querySelector('svg');
     if (svg) void how(svg, `${plan.name} ${VIEWS[shown].toLowerCase()}`);
   };
+  const move = (below: number, toMm: number) => {
+    if (!sheet) return;
+    const next = byGrams
+      ? moveBoundaryToGram(plan, mold, sheet.pours, below, toMm)
+      : moveBoundary(plan, sheet.pours, below, toMm);
+    onEdit(next, `boundary ${below}`);
+  };
+  const isRound = section !== null && ROUND.has(section.shape.kind);
+
   return (
     <>
-      <div className="flex max-h-72 min-h-24 items-center justify-center" ref={drawing}>
+      <div className="relative flex max-h-72 min-h-24 items-center justify-center" ref={drawing}>
         {shown === 'poured' && (
           <Section
-            mold={mold}
-            pours={pours}
+            section={section}
             locale={locale}
-            onMove={
-              sheet && plan.pours.length > 1
-                ? (below, toMm) => onEdit(moveBoundary(plan, sheet.pours, below, toMm), `boundary ${below}`)
-                : undefined
-            }
+            onMove={sheet && plan.pours.length > 1 ? move : undefined}
+            onType={(below, at) => {
+              const box = at.querySelector('polyline')?.getBoundingClientRect();
+              const around = drawing.current?.getBoundingClientRect();
+              if (box && around) setTyping({ below, topPx: box.top - around.top });
+            }}
           />
         )}
-        {shown === 'unmolded' && <Unmolded mold={mold} pours={pours} locale={locale} />}
-        {shown === 'face' && <Face mold={mold} pours={pours} />}
+        {shown === 'unmolded' && section && <Unmolded section={section} locale={locale} />}
+        {shown === 'face' && section && sheet && <Face mold={mold} sheet={sheet} section={section} />}
+        {typing && shown === 'poured' && (
+          <SizeOnDrawing
+            key={typing.below}
+            plan={plan}
+            pourIndex={typing.below}
+            topPx={typing.topPx}
+            onEdit={onEdit}
+            onDone={() => {
+              setTyping(null);
+              const sliders = drawing.current?.querySelectorAll<SVGGElement>('[role="slider"]');
+              sliders?.[Math.min(typing.below, sliders.length - 1)]?.focus();
+            }}
+          />
+        )}
       </div>
-      {isKnown(mold.shape) && pours.length > 0 && (
+      {hasPours && (
         <div className="mt-1 flex flex-wrap items-center">
           <fieldset className="mr-auto flex">
             <legend className="sr-only">How it is looked at</legend>
@@ -78,6 +112,43 @@ export function SectionPanel({ plan, mold, sheet, locale, onEdit }: Props) {
           ))}
         </div>
       )}
+      {hasPours && shown !== 'face' && (!isRound || (plan.pours.length > 1 && shown === 'poured')) && (
+        <div className="flex flex-wrap items-center gap-x-3 text-xs">
+          {!isRound && (
+            <button
+              type="button"
+              className="btn btn-sm btn-ghost min-h-11 px-2 text-xs font-normal"
+              aria-pressed={turned}
+              onClick={() => setTurned(!turned)}
+            >
+              <RotateCw size={16} aria-hidden="true" />
+              Cut {axis === 'length' ? 'along' : 'across'} · turn it
+            </button>
+          )}
+          {plan.pours.length > 1 && shown === 'poured' && (
+            <label className="flex min-h-11 cursor-pointer items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={byGrams}
+                onChange={({ target }) => setByGrams(target.checked)}
+              />
+              Drag to whole grams
+            </label>
+          )}
+        </div>
+      )}
+      {sheet && <TintNote sheet={sheet} />}
     </>
   );
 }
+
+/** Cut the same whichever way. */
+const ROUND: ReadonlySet<string> = new Set([
+  'cylinder',
+  'frustum',
+  'hemisphere',
+  'sphere',
+  'revolved',
+  'water-steps',
+]);

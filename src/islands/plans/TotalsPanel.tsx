@@ -1,9 +1,19 @@
+import type { ReactNode } from 'react';
+import type { HouseRules } from '../../core/houseRules/houseRules';
 import { slicesOf } from '../../core/molds/slicing';
+import { type JugOfMelt, meltsOf } from '../../core/plan/melts';
 import type { Sheet } from '../../core/plan/sheet';
+import { embedAmount } from '../../core/run/embedWords';
 import { type Showing, showMass, showVolume } from '../../core/units/showQuantity';
 
+interface Props {
+  sheet: Sheet | null;
+  rules: HouseRules;
+  showing: Showing;
+}
+
 /** What the plan comes to. */
-export function TotalsPanel({ sheet, showing }: { sheet: Sheet | null; showing: Showing }) {
+export function TotalsPanel({ sheet, rules, showing }: Props) {
   if (!sheet) {
     return (
       <section className="plate p-3" aria-labelledby="totals-title">
@@ -16,6 +26,7 @@ export function TotalsPanel({ sheet, showing }: { sheet: Sheet | null; showing: 
   }
   const { totals, pieces, mold } = sheet;
   const slices = slicesOf(mold);
+  const roomMl = sheet.pours.reduce((sum, { displacedMl }) => sum + displacedMl, totals.intoMoldMl);
   return (
     <section className="plate p-3" aria-labelledby="totals-title">
       <h2 id="totals-title" className="sr-only">
@@ -27,35 +38,75 @@ export function TotalsPanel({ sheet, showing }: { sheet: Sheet | null; showing: 
       </p>
       <p className="quiet mb-1 text-xs">
         {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities}{' '}
-        {mold.cavities === 1 ? 'cavity' : 'cavities'},{' '}
-        {showVolume(totals.intoMoldMl / pieces, showing.locale)} each
+        {mold.cavities === 1 ? 'cavity' : 'cavities'}, {showVolume(roomMl / pieces, showing.locale)} each
       </p>
       {slices && slices.bars > 0 && (
         <p className="mb-1 text-sm">
           Sliced into <strong>{slices.bars * pieces}</strong> bars of{' '}
           <strong>{showMass(totals.pieceG * slices.barShare, showing)}</strong>, trims{' '}
-          {showMass(totals.intoMoldG * slices.trimShare, showing)}
+          {showMass(totals.pieceG * pieces * slices.trimShare, showing)}
         </p>
       )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm">
-        {sheet.pours.map((pour) => (
-          <Row
-            key={pour.letter}
-            what={
-              sheet.pours.length > 1 ? `Melt for ${pour.letter}, ${pour.base.name}` : `Melt ${pour.base.name}`
-            }
-            figure={showMass(pour.baseG, showing)}
-          />
+        {meltsOf(sheet, rules).map((melt) => (
+          <Melt key={melt.letters.join()} melt={melt} isOnly={sheet.pours.length === 1} showing={showing} />
         ))}
         <Row what="Additions" figure={showMass(totals.additionsG, showing)} />
-        <Row what="In the jug" figure={showMass(totals.jugG, showing)} />
-        <Row what="Stays in the jug" figure={showMass(totals.leftInJugG, showing)} />
+        <Row
+          what={sheet.pours.length > 1 ? 'In the jugs' : 'In the jug'}
+          figure={showMass(totals.jugG, showing)}
+        />
+        <Row what="Stays on their walls" figure={showMass(totals.leftInJugG, showing)} />
+        {sheet.pours.flatMap(({ letter, embeds }) =>
+          embeds.map((embed) => (
+            <Row
+              key={`${letter} ${embed.embedIndex}`}
+              what={
+                embed.kind === 'plan' ? (
+                  <a className="link" href={`/plans/${embed.id}`}>
+                    Make {embed.name} first
+                  </a>
+                ) : (
+                  `Set in: ${embed.name}`
+                )
+              }
+              figure={embedAmount(embed, pieces, showing)}
+            />
+          )),
+        )}
+        {totals.trimmedG > 0 && <Row what="Cut off again" figure={showMass(totals.trimmedG, showing)} />}
       </dl>
     </section>
   );
 }
 
-function Row({ what, figure }: { what: string; figure: string }) {
+/** What is cut for one jug, and what of it is left over. */
+function Melt({ melt, isOnly, showing }: { melt: JugOfMelt; isOnly: boolean; showing: Showing }) {
+  const { letters, baseName, needG, cutG, jugName, melts, eachG, leftOverG } = melt;
+  const details = [
+    jugName ?? '',
+    melts > 1 ? `${melts} melts of ${showMass(eachG, showing)}` : '',
+    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over` : '',
+  ].filter((text) => text !== '');
+  return (
+    <>
+      <dt>
+        <span className="quiet">
+          Cut {baseName}
+          {!isOnly && ` for ${letters.length > 1 ? `${letters[0]} to ${letters.at(-1)}` : letters[0]}`}
+        </span>
+        {details.length > 0 && (
+          <span className="quiet block text-xs leading-tight">{details.join(', ')}</span>
+        )}
+      </dt>
+      <dd className="text-right" title={`The sheet asks for ${showMass(needG, showing)}`}>
+        {showMass(cutG, showing)}
+      </dd>
+    </>
+  );
+}
+
+function Row({ what, figure }: { what: ReactNode; figure: string }) {
   return (
     <>
       <dt className="quiet">{what}</dt>

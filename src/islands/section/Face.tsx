@@ -1,46 +1,75 @@
 import { useId } from 'react';
+import { leaningOutline, surfaceOf } from '../../core/molds/lean';
 import type { Mold } from '../../core/molds/mold';
-import { depthMm, isKnown, outlineAt } from '../../core/molds/shape';
-import { INK, LOOK_COLOUR, PATTERNS, Patterns, type SectionPour } from './drawing';
+import { isKnown, type KnownShape, outlineAt, reachMm } from '../../core/molds/shape';
+import type { Outline, Ring } from '../../core/molds/solids/outline';
+import type { Sheet } from '../../core/plan/sheet';
+import type { Section } from '../../core/section/section';
+import { INK, Patterns, patternId } from './drawing';
 
 interface Props {
   mold: Mold;
-  pours: SectionPour[];
+  sheet: Sheet;
+  section: Section;
 }
 
 /** The face of the bar, looked at from above once it is out: discs, and the rings round them. */
-export function Face({ mold: { shape }, pours }: Props) {
+export function Face({ mold: { shape }, sheet, section }: Props) {
   const id = useId();
   if (!isKnown(shape)) return null;
-  const brim = outlineAt(shape, depthMm(shape) * 0.999999);
-  const [length, width] =
-    brim.kind === 'circle' ? [brim.diameterMm, brim.diameterMm] : [brim.lengthMm, brim.widthMm];
+  const [fromX, toX] = reachMm(shape, 'length');
+  const [fromY, toY] = reachMm(shape, 'width');
   const title = 'The face of the bar, from above';
-  // The last pour reaches furthest out, so it is drawn first and the face's own pour last.
-  const drawn = pours.map((pour, index) => ({ ...pour, index })).reverse();
+  const kept = section.pours.filter(({ leads, trimmed }) => leads && !trimmed);
+  const tops = kept.map(({ pourIndex }) => topOutline(shape, sheet, pourIndex));
+  // The last pour reaches furthest out, so it is drawn first and the face's own pour last. A slope does not cover all that
+  // was poured before it, so what lies under its pour is drawn with it.
+  const slopes = kept.some(({ pourIndex }) => sheet.pours[pourIndex]?.way.lean !== undefined);
+  const drawn = kept
+    .map((pour, place) => ({ pour, outlines: tops.slice(slopes ? 0 : place, place + 1) }))
+    .reverse();
   return (
     <svg
-      viewBox={[-length / 2 - 4, -width / 2 - 4, length + 8, width + 8].join(' ')}
+      viewBox={[fromX - 4, -toY - 4, toX - fromX + 8, toY - fromY + 8].join(' ')}
       className="h-full max-h-full w-full"
       role="img"
       aria-label={title}
     >
       <title>{title}</title>
-      <Patterns id={id} size={Math.max(1.2, length / 30)} />
-      {drawn.flatMap(({ letter, look, toMm, index }) =>
-        [LOOK_COLOUR[look], ...(pours.length > 1 ? [`url(#${id}-${index % PATTERNS.length})`] : [])].map(
-          (fill) => <Surface key={`${letter} ${fill}`} outline={outlineAt(shape, toMm)} fill={fill} />,
+      <Patterns id={id} pours={section.pours} size={Math.max(1.2, (toX - fromX) / 30)} />
+      {drawn.flatMap(({ pour, outlines }) =>
+        [pour.hex, ...(kept.length > 1 ? [`url(#${patternId(id, pour.pourIndex)})`] : [])].flatMap((fill) =>
+          outlines.map((outline, place) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: an outline is the place of its pour
+            <Surface key={`${pour.letter} ${fill} ${place}`} outline={outline} fill={fill} />
+          )),
         ),
       )}
     </svg>
   );
 }
 
-function Surface({ outline, fill }: { outline: ReturnType<typeof outlineAt>; fill: string }) {
+/** Where a pour's surface meets the wall, from above. */
+function topOutline(shape: KnownShape, { pours }: Sheet, pourIndex: number): Outline {
+  const { way, surfaceMm, toMm } = pours[pourIndex] ?? {};
+  return way?.lean && surfaceMm != null
+    ? leaningOutline(shape, surfaceOf(surfaceMm, way.lean))
+    : outlineAt(shape, toMm ?? 0);
+}
+
+function Surface({ outline, fill }: { outline: Outline; fill: string }) {
   const drawn = { fill, stroke: INK, strokeWidth: 0.35 };
   if (outline.kind === 'circle') return <circle r={outline.diameterMm / 2} {...drawn} />;
+  if (outline.kind === 'rings')
+    return <path d={outline.rings.map(ringPath).join('')} fillRule="evenodd" {...drawn} />;
   const { lengthMm, widthMm, cornerMm } = outline;
   return (
     <rect x={-lengthMm / 2} y={-widthMm / 2} width={lengthMm} height={widthMm} rx={cornerMm} {...drawn} />
   );
+}
+
+function ringPath(ring: Ring): string {
+  const points: string[] = [];
+  for (let at = 0; at < ring.length; at += 2) points.push(`${ring[at]},${-(ring[at + 1] ?? 0)}`);
+  return `M${points.join('L')}Z`;
 }

@@ -1,30 +1,31 @@
 import { useId, useRef } from 'react';
-import type { Mold } from '../../core/molds/mold';
-import { depthMm, halfWidthAtMm, isKnown, widthMm } from '../../core/molds/shape';
+import type { Section as Cut } from '../../core/section/section';
 import { showNumber } from '../../core/units/showQuantity';
 import { Boundary } from './Boundary';
-import { INK, LOOK_COLOUR, outline, PATTERNS, Patterns, type SectionPour, WALL_MM, wall } from './drawing';
+import { cavityPath, heightOn, INK, isBall, Patterns, WALL_MM, wallPath } from './drawing';
 import { PourLabel } from './PourLabel';
+import { Pours } from './Pours';
 
 interface Props {
-  mold: Mold;
-  pours: SectionPour[];
+  /** null where the mold's shape is not known. */
+  section: Cut | null;
   locale: string;
   /** A small picture without its ruler and figures. */
   thumbnail?: boolean;
   /** The boundary above a pour is moved to a height; left out where nothing can be moved. */
   onMove?: ((below: number, toMm: number) => void) | undefined;
+  /** The size of the pour under a boundary is to be typed. */
+  onType?: ((below: number, at: SVGGElement) => void) | undefined;
 }
 
 /**
  * One cavity cut through its middle, its pours in place. One unit of the drawing is one millimetre in both
  * directions, so anything may be measured against the ruler.
  */
-export function Section({ mold, pours, locale, thumbnail = false, onMove }: Props) {
-  const { shape } = mold;
+export function Section({ section, locale, thumbnail = false, onMove, onType }: Props) {
   const id = useId();
   const svg = useRef<SVGSVGElement>(null);
-  if (!isKnown(shape)) {
+  if (!section) {
     return (
       <p className={`quiet p-4 text-center ${thumbnail ? 'text-xs' : ''}`}>
         {thumbnail
@@ -33,21 +34,26 @@ export function Section({ mold, pours, locale, thumbnail = false, onMove }: Prop
       </p>
     );
   }
-  const width = widthMm(shape);
-  const depth = depthMm(shape);
-  const fillMm = pours.at(-1)?.toMm ?? 0;
+  const { fromXMm, toXMm, depthMm, pours } = section;
+  const width = toXMm - fromXMm;
+  const fillMm = pours.reduce((most, { toMm }) => Math.max(most, toMm), 0);
   // Figures keep their size on the screen: they are a share of the width that is drawn.
   const text = thumbnail ? 0 : (width + 2 * WALL_MM) / 16;
+  const edges = spaced(edgesOf(section), text * 0.95);
+  const highestLabel = thumbnail ? 0 : (edges.at(-1)?.labelMm ?? 0) + text * 0.5;
+  const highest = Math.max(depthMm, highestLabel, ...pours.flatMap(({ embeds }) => embeds.map(topOf)));
+  const cap = isBall(section.shape) ? WALL_MM : 0;
   const room = thumbnail
-    ? { left: 0, right: 0, bottom: 0, top: 0.5 }
-    : { left: text * 2.8, right: text * 3.6, bottom: text * 2.5, top: text * 0.6 };
+    ? { left: 0, right: 0, bottom: 0, top: 0.5 + cap }
+    : { left: text * 2.8, right: text * 4.8, bottom: text * 2.5, top: text * 0.6 + cap };
   const view = [
-    -width / 2 - WALL_MM - room.left,
-    -depth - room.top,
+    fromXMm - WALL_MM - room.left,
+    -highest - room.top,
     width + 2 * WALL_MM + room.left + room.right,
-    depth + WALL_MM + room.bottom + room.top,
+    highest + WALL_MM + room.bottom + room.top,
   ];
-  const title = `Section of one cavity, ${showNumber(width, 0, locale)} by ${showNumber(depth, 0, locale)} mm${pours.length > 0 ? `, filled to ${showNumber(fillMm, 1, locale)} mm` : ''}`;
+  const title = `Section of one cavity, ${showNumber(width, 0, locale)} by ${showNumber(depthMm, 0, locale)} mm${pours.length > 0 ? `, filled to ${showNumber(fillMm, 1, locale)} mm` : ''}`;
+  const edge = toXMm + WALL_MM;
 
   return (
     <svg
@@ -58,71 +64,140 @@ export function Section({ mold, pours, locale, thumbnail = false, onMove }: Prop
       aria-label={title}
     >
       <title>{title}</title>
-      <path d={wall(shape)} fill="#8a97ad" stroke={INK} strokeWidth={0.4} />
-      <path d={outline(shape, 0, depth)} fill="#ffffff" />
-      {pours.length > 1 && <Patterns id={id} size={Math.max(1.2, width / 30)} />}
-      {pours.map(({ letter, look, fromMm, toMm }, index) => (
-        <g key={letter}>
-          <path d={outline(shape, fromMm, toMm)} fill={LOOK_COLOUR[look]} stroke={INK} strokeWidth={0.35} />
-          {pours.length > 1 && (
-            <path
-              d={outline(shape, fromMm, toMm)}
-              fill={`url(#${id}-${index % PATTERNS.length})`}
-              stroke="none"
-            />
-          )}
-          {!thumbnail && (
-            <PourLabel
-              letter={letter}
-              look={look}
-              thicknessMm={toMm - fromMm}
-              y={-(fromMm + toMm) / 2}
-              text={text}
-            />
+      <path d={wallPath(section)} fillRule="evenodd" fill="#8a97ad" stroke={INK} strokeWidth={0.4} />
+      <path d={cavityPath(section)} fill="#ffffff" />
+      {isBall(section.shape) && (
+        <line
+          x1={fromXMm - WALL_MM}
+          x2={edge}
+          y1={-depthMm / 2}
+          y2={-depthMm / 2}
+          stroke={INK}
+          strokeWidth={0.4}
+          strokeDasharray="1.5 1"
+        />
+      )}
+      <Patterns id={id} pours={pours} size={Math.max(1.2, width / 30)} />
+      <Pours id={id} section={section} pours={pours} />
+      <path d={cavityPath(section)} fill="none" stroke={INK} strokeWidth={0.4} />
+      {!thumbnail && pours.map((pour) => <PourLabel key={pour.letter} pour={pour} text={text} />)}
+      {!thumbnail && (
+        <g fontSize={text * 0.9} fill="currentColor" stroke="none">
+          <HeightRuler depth={depthMm} x={fromXMm - WALL_MM - text * 0.4} text={text} />
+          <WidthRuler fromMm={fromXMm} toMm={toXMm} y={WALL_MM + text * 0.5} text={text} locale={locale} />
+          {pours.map(({ letter, leanDeg, top }) =>
+            leanDeg === null ? null : (
+              <text
+                key={letter}
+                x={(fromXMm + toXMm) / 2}
+                y={-heightOn(top, (fromXMm + toXMm) / 2) - text * 0.4}
+                textAnchor="middle"
+                stroke="#ffffff"
+                strokeWidth={text * 0.25}
+                paintOrder="stroke"
+                fill={INK}
+              >
+                {showNumber(Math.abs(leanDeg), 1, locale, 0)}°
+              </text>
+            ),
           )}
         </g>
-      ))}
-      {onMove &&
-        pours
-          .slice(0, -1)
-          .map(({ letter, toMm }, below) => (
+      )}
+      {!thumbnail &&
+        edges.map(({ kind, below, names, atMm, leastMm, mostMm, labelMm, isSlope }) =>
+          kind === 'boundary' && onMove ? (
             <Boundary
-              key={letter}
-              names={`${letter} and ${pours[below + 1]?.letter ?? ''}`}
-              atMm={toMm}
-              leastMm={pours[below]?.fromMm ?? 0}
-              mostMm={pours[below + 1]?.toMm ?? toMm}
-              halfWidthMm={width / 2 + WALL_MM}
+              key={names}
+              names={names}
+              atMm={atMm}
+              leastMm={leastMm}
+              mostMm={mostMm}
+              labelMm={labelMm}
+              isSlope={isSlope}
+              fromXMm={fromXMm - WALL_MM}
+              toXMm={edge}
               text={text}
               locale={locale}
               svg={svg}
               onMove={(mm) => onMove(below, mm)}
+              onType={(at) => onType?.(below, at)}
             />
-          ))}
-      {!thumbnail && (
-        <g fontSize={text * 0.9} fill="currentColor" stroke="none">
-          <HeightRuler depth={depth} x={-width / 2 - WALL_MM - text * 0.4} text={text} />
-          <WidthRuler width={width} y={WALL_MM + text * 0.5} text={text} locale={locale} />
-          {pours.length > 0 && (
-            <>
-              <line
-                x1={-halfWidthAtMm(shape, fillMm)}
-                x2={width / 2 + WALL_MM + text * 0.7}
-                y1={-fillMm}
-                y2={-fillMm}
+          ) : (
+            <g key={`${kind} ${names}`} fill="currentColor" fontSize={text * 0.9}>
+              <polyline
+                points={`${kind === 'fill' ? fromXMm : edge},${-atMm} ${edge},${-atMm} ${edge + text * 0.8},${-labelMm}`}
+                fill="none"
                 stroke="currentColor"
-                strokeWidth={text / 9}
-                strokeDasharray={`${text * 0.4} ${text * 0.3}`}
+                strokeWidth={text / 11}
+                strokeDasharray={kind === 'fill' ? `${text * 0.4} ${text * 0.3}` : undefined}
               />
-              <text x={width / 2 + WALL_MM + text} y={-fillMm + text * 0.3}>
-                {showNumber(fillMm, 1, locale)}
+              <text x={edge + text} y={-labelMm + text * 0.3}>
+                {kind === 'headspace'
+                  ? `${showNumber(depthMm - fillMm, 1, locale)} free`
+                  : showNumber(atMm, 1, locale)}
               </text>
-            </>
-          )}
-        </g>
-      )}
+            </g>
+          ),
+        )}
     </svg>
   );
+}
+
+interface Edge {
+  kind: 'boundary' | 'fill' | 'headspace';
+  below: number;
+  names: string;
+  atMm: number;
+  leastMm: number;
+  mostMm: number;
+  isSlope: boolean;
+}
+
+/** Less is no headspace worth a figure. */
+const LEAST_HEADSPACE_MM = 0.3;
+
+/** What is told beside the drawing: the tops of the pours that reach the middle, the fill, and what stays free. */
+function edgesOf({ pours, depthMm }: Cut): Edge[] {
+  const leads = pours.filter(({ leads: isLead }) => isLead);
+  const fillMm = leads.reduce((most, { toMm }) => Math.max(most, toMm), 0);
+  const boundaries = leads.slice(0, -1).flatMap((pour, place): Edge[] => {
+    const next = leads[place + 1];
+    if (!next || !pour.reachesMiddle) return [];
+    return [
+      {
+        kind: 'boundary',
+        below: pour.pourIndex,
+        names: `${pour.letter} and ${next.letter}`,
+        atMm: pour.toMm,
+        leastMm: pour.fromMm,
+        mostMm: next.toMm,
+        isSlope: pour.leanDeg !== null,
+      },
+    ];
+  });
+  if (leads.length === 0) return [];
+  const top = { below: leads.length, names: '', leastMm: 0, mostMm: depthMm, isSlope: false };
+  return [
+    ...boundaries,
+    { ...top, kind: 'fill', atMm: fillMm },
+    ...(depthMm - fillMm > LEAST_HEADSPACE_MM
+      ? [{ ...top, kind: 'headspace' as const, atMm: (depthMm + fillMm) / 2 }]
+      : []),
+  ];
+}
+
+/** Figures in one column, moved up where they would lie on one another. */
+function spaced(edges: readonly Edge[], least: number): (Edge & { labelMm: number })[] {
+  let free = Number.NEGATIVE_INFINITY;
+  return edges.map((edge) => {
+    const labelMm = Math.max(edge.atMm, free);
+    free = labelMm + least;
+    return { ...edge, labelMm };
+  });
+}
+
+function topOf(embed: Cut['pours'][number]['embeds'][number]): number {
+  return embed.as === 'piece' ? embed.bottomMm + embed.heightMm : 0;
 }
 
 const TICK_MM = 5;
@@ -159,16 +234,23 @@ function HeightRuler({ depth, x, text }: RulerProps & { depth: number; x: number
   );
 }
 
-function WidthRuler({ width, y, text, locale }: RulerProps & { width: number; y: number; locale: string }) {
+interface WidthRulerProps extends RulerProps {
+  fromMm: number;
+  toMm: number;
+  y: number;
+  locale: string;
+}
+
+function WidthRuler({ fromMm, toMm, y, text, locale }: WidthRulerProps) {
   return (
     <g>
       <g stroke="currentColor" strokeWidth={text / 11}>
-        <line x1={-width / 2} x2={width / 2} y1={y + text * 0.4} y2={y + text * 0.4} />
-        <line x1={-width / 2} x2={-width / 2} y1={y} y2={y + text * 0.8} />
-        <line x1={width / 2} x2={width / 2} y1={y} y2={y + text * 0.8} />
+        <line x1={fromMm} x2={toMm} y1={y + text * 0.4} y2={y + text * 0.4} />
+        <line x1={fromMm} x2={fromMm} y1={y} y2={y + text * 0.8} />
+        <line x1={toMm} x2={toMm} y1={y} y2={y + text * 0.8} />
       </g>
-      <text x={0} y={y + text * 1.6} textAnchor="middle">
-        {showNumber(width, 1, locale, 0)} mm
+      <text x={(fromMm + toMm) / 2} y={y + text * 1.6} textAnchor="middle">
+        {showNumber(toMm - fromMm, 1, locale, 0)} mm
       </text>
     </g>
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { stirredDensity } from '../../core/materials/defaults';
-import { isDoseable, type Material } from '../../core/materials/material';
+import { isCounted, isDoseable, type Material } from '../../core/materials/material';
 import type { TextContext } from '../../core/records/fieldText';
 import type { RecordTexts } from '../../core/records/recordText';
 import { LOT_FIELDS, readLot, writeLot } from '../../core/stock/lotText';
@@ -38,8 +38,7 @@ export function LotForm({ material, was, currency, onSaved, onClose }: Props) {
             key,
             {
               type: 'custom',
-              message:
-                key === 'amount' && material.kind === 'packaging' ? 'Write how many pieces came.' : reason,
+              message: key === 'amount' && isCounted(material.kind) ? 'Write how many pieces came.' : reason,
             },
           ]),
         ),
@@ -107,13 +106,13 @@ function unitOf(
   currency: string,
 ): { unit?: string } {
   if (key === 'price') return { unit: currency };
-  if (key === 'amount') return { unit: kind === 'packaging' ? 'pieces' : 'g' };
+  if (key === 'amount') return { unit: isCounted(kind) ? 'pieces' : 'g' };
   return unit ? { unit } : {};
 }
 
 function hintOf(key: string, { kind }: Material): string {
   if (key !== 'amount') return '';
-  return kind === 'packaging' ? '' : 'Or in any unit: 1 lb, 250 mL';
+  return isCounted(kind) ? '' : 'Or in any unit: 1 lb, 250 mL';
 }
 
 /** An amount with its unit as plain grams; what is not understood stays as it was typed. */

@@ -1,6 +1,6 @@
 import { ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
-import type { Material } from '../../core/materials/material';
+import { isCounted, type Material } from '../../core/materials/material';
 import { showDay, showMoment } from '../../core/showTime';
 import { costPerOne } from '../../core/stock/lot';
 import type { LotStock, StockEntry } from '../../core/stock/stock';
@@ -23,9 +23,7 @@ export function Lots({ material, showing, currency, onStock }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   const amount = (value: number) =>
-    material.kind === 'packaging'
-      ? `${showNumber(value, 0, showing.locale)} pieces`
-      : showMass(value, showing);
+    isCounted(material.kind) ? `${showNumber(value, 0, showing.locale)} pieces` : showMass(value, showing);
 
   const load = useCallback(async () => {
     const answer = await callApi<LotView[]>('GET', `/api/lots?material=${encodeURIComponent(material.id)}`);
@@ -149,7 +147,7 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
         {item.price !== null && `, ${showMoney(item.price, currency, locale)}`}
         {item.discountFraction > 0 && ` less ${showNumber(item.discountFraction * 100, 1, locale, 0)} %`}
         {cost !== null &&
-          (material.kind === 'packaging'
+          (isCounted(material.kind)
             ? `: ${showMoney(cost, currency, locale)} a piece`
             : `: ${showMoney(cost * 100, currency, locale)} / 100 g`)}
         {item.openedOn && `; opened ${showDay(item.openedOn, locale)}`}

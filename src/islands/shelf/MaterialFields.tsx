@@ -1,7 +1,8 @@
 import { ChevronRight } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { isPowderRole } from '../../core/materials/additive';
-import type { MaterialKind } from '../../core/materials/material';
+import { isCounted, type MaterialKind } from '../../core/materials/material';
 import {
   FIELD_GROUPS,
   type FieldGroup,
@@ -16,6 +17,8 @@ import { RecordTextField } from '../shared/RecordTextField';
 import { BlendSummary } from './BlendSummary';
 import type { MaterialTyped } from './materialForm';
 import { Readings } from './Readings';
+
+const ColourMatching = lazy(() => import('./ColourMatching'));
 
 const GROUP_NAMES: Record<FieldGroup, string> = {
   what: 'What it is',
@@ -73,12 +76,19 @@ export function MaterialFields({ isNew, locale, context }: Props) {
                   <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
                     <RecordTextField
                       field={field}
-                      unit={field.key === 'lowStock' && kind === 'packaging' ? 'pieces' : field.unit}
+                      unit={field.key === 'lowStock' && isCounted(kind) ? 'pieces' : field.unit}
                       registered={register(`texts.${field.key}`)}
                       error={errorOf(field.key)}
                     />
                   </div>
                 ),
+              )}
+              {group === 'measures' && kind === 'colorant' && (
+                <div className="sm:col-span-2">
+                  <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
+                    <ColourMatching context={context} />
+                  </Suspense>
+                </div>
               )}
               {group === 'what' && kind === 'blend' && (
                 <div className="sm:col-span-2">
@@ -104,6 +114,7 @@ const WIDE: ReadonlySet<string> = new Set([
   'origins',
   'note',
   'contains',
+  'match',
 ]);
 
 /** A grain size is asked of grit, and a spoon's density of what is no liquid. */

@@ -10,6 +10,7 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type KeyboardEvent, useMemo } from 'react';
+import { isCounted } from '../../core/materials/material';
 import { showDay } from '../../core/showTime';
 import { type Showing, showMass, showMoney, showNumber, showPercent } from '../../core/units/showQuantity';
 import type { ShelfRow } from './shelfRows';
@@ -173,7 +174,7 @@ function Unknown() {
 
 function limitText({ stored: { item }, limit }: ShelfRow, { locale }: Showing) {
   if (item.kind === 'blend') return <span className="quiet">of its parts</span>;
-  if (item.kind === 'packaging') return '–';
+  if (isCounted(item.kind)) return '–';
   if (limit === undefined) return <Unknown />;
   return `${showPercent(limit, locale)} of ${item.kind === 'base' ? 'base' : 'product'}`;
 }
@@ -181,10 +182,9 @@ function limitText({ stored: { item }, limit }: ShelfRow, { locale }: Showing) {
 function Left({ row, showing }: { row: ShelfRow; showing: Showing }) {
   const { left, isLow, stored } = row;
   if (left === undefined) return <span className="quiet italic">no lot yet</span>;
-  const amount =
-    stored.item.kind === 'packaging'
-      ? `${showNumber(left, 0, showing.locale)} pieces`
-      : showMass(left, showing);
+  const amount = isCounted(stored.item.kind)
+    ? `${showNumber(left, 0, showing.locale)} pieces`
+    : showMass(left, showing);
   return isLow ? <strong className="text-warning">{amount}, low</strong> : amount;
 }
 
@@ -192,7 +192,7 @@ function Left({ row, showing }: { row: ShelfRow; showing: Showing }) {
 function costText({ costPerOne, left, stored }: ShelfRow, showing: Showing, currency: string) {
   if (left === undefined) return '–';
   if (costPerOne === undefined) return <Unknown />;
-  return stored.item.kind === 'packaging'
+  return isCounted(stored.item.kind)
     ? `${showMoney(costPerOne, currency, showing.locale)} a piece`
     : `${showMoney(costPerOne * 100, currency, showing.locale)} / 100 g`;
 }

@@ -1,5 +1,5 @@
 import { type SubmitEvent, useId, useState } from 'react';
-import type { Material } from '../../core/materials/material';
+import { isCounted, type Material } from '../../core/materials/material';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
 import { explainQuantityFault } from '../../core/units/parseQuantity';
@@ -28,7 +28,7 @@ export function StockForm({ view, material, showing, onSaved, onClose }: Props) 
   const [problem, setProblem] = useState<string | null>(null);
   const [entryId] = useState(() => crypto.randomUUID());
   const [busy, setBusy] = useState(false);
-  const isPacking = material.kind === 'packaging';
+  const isPacking = isCounted(material.kind);
 
   async function submit(event: SubmitEvent) {
     event.preventDefault();

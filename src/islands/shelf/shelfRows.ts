@@ -60,6 +60,10 @@ function whatItIs(item: Material): string {
       return ROLE_NAMES[item.role];
     case 'dispersant':
       return item.leaves ? 'Leaves again' : 'Stays';
+    case 'scrap':
+      return 'Offcuts and leftover melt';
+    case 'piece':
+      return item.pieceG === null ? 'Set into bars' : `Set into bars, ${item.pieceG} g each`;
     case 'packaging':
       return '';
   }
@@ -67,7 +71,7 @@ function whatItIs(item: Material): string {
 
 function limitOf(item: Material): number | null {
   if (item.kind === 'base') return item.fragranceCapOfBase;
-  return item.kind === 'blend' || item.kind === 'packaging' ? null : item.maxOfProduct;
+  return 'maxOfProduct' in item ? item.maxOfProduct : null;
 }
 
 /** Rows that have every word of a search in their name, note or ingredients. */

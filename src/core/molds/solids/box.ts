@@ -1,4 +1,4 @@
-import { MM3_PER_ML, type Solid } from './solid';
+import { MM3_PER_ML, outlined, type Solid } from './solid';
 
 export interface BoxShape {
   kind: 'box';
@@ -24,7 +24,7 @@ export function box({ lengthMm, widthMm, depthMm, draftDeg, cornerMm }: BoxShape
   const cutOffMm2 = (4 - Math.PI) * cornerMm ** 2;
   const length = (heightMm: number) => floor.length + 2 * heightMm * tangent;
   const width = (heightMm: number) => floor.width + 2 * heightMm * tangent;
-  return {
+  return outlined({
     depthMm,
     volumeBelowMl: (h) =>
       (floor.length * floor.width * h +
@@ -33,9 +33,8 @@ export function box({ lengthMm, widthMm, depthMm, draftDeg, cornerMm }: BoxShape
         cutOffMm2 * h) /
       MM3_PER_ML,
     areaAtMm2: (h) => length(h) * width(h) - cutOffMm2,
-    halfWidthAtMm: (h) => Math.max(length(h), width(h)) / 2,
     outlineAt: (h) => ({ kind: 'rectangle', lengthMm: length(h), widthMm: width(h), cornerMm }),
-  };
+  });
 }
 
 /** Why the walls or edges can't be so; null when they can. */

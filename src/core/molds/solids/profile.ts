@@ -1,4 +1,4 @@
-import { MM3_PER_ML, roundSolid, type Solid } from './solid';
+import { MM3_PER_ML, outlined, roundSolid, type Solid } from './solid';
 
 /** A point of a profile: how far the wall is from the middle at a height above the floor. */
 export interface ProfilePoint {
@@ -60,11 +60,10 @@ export function drawnOut(shape: { points: readonly ProfilePoint[]; lengthMm: num
   const { walls: all, depthMm } = walls(shape.points);
   const half = halfAt(all);
   const areaMm2 = stacked(all, ({ floorHalf, lean }, rise) => 2 * floorHalf * rise + lean * rise ** 2);
-  return {
+  return outlined({
     depthMm,
     volumeBelowMl: (h) => (areaMm2(h) * shape.lengthMm) / MM3_PER_ML,
     areaAtMm2: (h) => 2 * half(h) * shape.lengthMm,
-    halfWidthAtMm: half,
     outlineAt: (h) => ({ kind: 'rectangle', lengthMm: shape.lengthMm, widthMm: 2 * half(h), cornerMm: 0 }),
-  };
+  });
 }

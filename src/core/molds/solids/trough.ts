@@ -1,4 +1,4 @@
-import { MM3_PER_ML, type Solid } from './solid';
+import { MM3_PER_ML, outlined, type Solid } from './solid';
 
 /**
  * A half-cylinder on its side, a log that is poured from its flat top. Its section is drawn across.
@@ -14,11 +14,10 @@ export function halfCylinder({ diameterMm, lengthMm }: { diameterMm: number; len
     const angle = Math.atan2(half(h), radius - h);
     return radius ** 2 * (angle - Math.sin(angle) * Math.cos(angle));
   };
-  return {
+  return outlined({
     depthMm: radius,
     volumeBelowMl: (h) => (segment(h) * lengthMm) / MM3_PER_ML,
     areaAtMm2: (h) => 2 * half(h) * lengthMm,
-    halfWidthAtMm: half,
     outlineAt: (h) => ({ kind: 'rectangle', lengthMm, widthMm: 2 * half(h), cornerMm: 0 }),
-  };
+  });
 }

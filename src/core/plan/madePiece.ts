@@ -1,0 +1,26 @@
+import { pourTint } from '../colour/pourTint';
+import { slicesOf } from '../molds/slicing';
+import type { MadePiece } from './embed';
+import type { Sheet } from './sheet';
+
+/** One piece of a plan as another plan may set it in: a bar, where its loaf is sliced. No sheet, no size. */
+export function madePieceOf(planId: string, name: string, sheet: Sheet | null): MadePiece {
+  if (sheet === null || !(sheet.totals.pieceG > 0))
+    return { planId, name, pieceG: null, pieceMl: null, heightMm: null, colour: null };
+  const { pours, pieces, totals, mold } = sheet;
+  const kept = pours.filter(({ way }) => !way.trimmed);
+  const wholeMl = kept.reduce((sum, { intoMoldMl, displacedMl }) => sum + intoMoldMl + displacedMl, 0);
+  const slices = slicesOf(mold);
+  const isSliced = slices !== null && slices.bars > 0;
+  const share = isSliced ? slices.barShare : 1;
+  const [most] = kept.toSorted((a, b) => b.intoMoldMl - a.intoMoldMl);
+  const [from, to] = [kept[0]?.fromMm ?? null, kept.at(-1)?.toMm ?? null];
+  return {
+    planId,
+    name,
+    pieceG: totals.pieceG * share,
+    pieceMl: (wholeMl / pieces) * share,
+    heightMm: isSliced || from === null || to === null || to <= from ? null : to - from,
+    colour: most ? pourTint(most).hex : null,
+  };
+}

@@ -1,0 +1,75 @@
+import { fail, ok, type Result } from '../result';
+import { parseNumber } from '../units/parseNumber';
+import { parseQuantity } from '../units/parseQuantity';
+import { writeFigure } from '../units/writeQuantity';
+import { z } from '../zod';
+
+const millimetres = z.number().min(0.5).max(500);
+
+/** How big one piece is that is set into a pour. */
+export const pieceSizeSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('mass'), massG: z.number().min(0.01).max(10_000) }),
+  z.strictObject({ by: z.literal('volume'), volumeMl: z.number().min(0.01).max(10_000) }),
+  /** The last is how high it stands. */
+  z.strictObject({
+    by: z.literal('box'),
+    lengthMm: millimetres,
+    widthMm: millimetres,
+    heightMm: millimetres,
+  }),
+  z.strictObject({ by: z.literal('ball'), diameterMm: millimetres }),
+]);
+
+export type PieceSize = z.infer<typeof pieceSizeSchema>;
+
+/** A size as text that {@link parsePieceSize} reads back as itself. */
+export function writePieceSize(size: PieceSize): string {
+  switch (size.by) {
+    case 'mass':
+      return `${writeFigure(size.massG, 4)} g`;
+    case 'volume':
+      return `${writeFigure(size.volumeMl, 4)} mL`;
+    case 'box':
+      return `${[size.lengthMm, size.widthMm, size.heightMm].map((side) => writeFigure(side, 3)).join(' x ')} mm`;
+    case 'ball':
+      return `ball ${writeFigure(size.diameterMm, 3)} mm`;
+  }
+}
+
+const EXAMPLES = '“6 g”, “5 mL”, “20 x 15 x 8 mm” or “ball 20 mm”';
+const MM_PER = { mm: 1, cm: 10, in: 25.4 } as const;
+
+/**
+ * Reads the size of one piece: `6 g`, `0.2 oz`, `5 mL`, `20 x 15 x 8 mm`, `ball 20 mm`. Never throws.
+ *
+ * @returns the size, or one sentence on what was not understood and what to write
+ */
+export function parsePieceSize(text: string): Result<PieceSize, string> {
+  const typed = text.slice(0, 80).replace(/\s+/g, ' ').trim();
+  const cannot = fail(`“${typed.slice(0, 24)}” is no size of a piece. Write ${EXAMPLES}.`);
+  const unit = /(mm|cm|in)$/i.exec(typed)?.[1]?.toLowerCase() as keyof typeof MM_PER | undefined;
+  const ball = /^ball (?:of )?(.+)$/i.exec(typed);
+  const sides = typed.split(/\s*[x×*]\s*/i);
+  if (unit && (ball || sides.length === 3)) {
+    const figures = (ball ? [ball[1] ?? ''] : sides).map((side) => parseNumber(side));
+    const [a, b, c] = figures.map((figure) =>
+      figure.success ? figure.data.value * MM_PER[unit] : Number.NaN,
+    );
+    return checked(
+      ball
+        ? { by: 'ball', diameterMm: a ?? 0 }
+        : { by: 'box', lengthMm: a ?? 0, widthMm: b ?? 0, heightMm: c ?? 0 },
+    );
+  }
+  const quantity = parseQuantity(typed, ['mass', 'volume']);
+  if (!quantity.success) return cannot;
+  if (quantity.data.kind === 'mass') return checked({ by: 'mass', massG: quantity.data.massG });
+  return quantity.data.kind === 'volume'
+    ? checked({ by: 'volume', volumeMl: quantity.data.volumeMl })
+    : cannot;
+}
+
+function checked(size: PieceSize): Result<PieceSize, string> {
+  const read = pieceSizeSchema.safeParse(size);
+  return read.success ? ok(read.data) : fail(`That can’t be the size of a piece. Write ${EXAMPLES}.`);
+}

@@ -1,0 +1,50 @@
+import type { Run } from './run';
+import { runState } from './runState';
+import { scrapOf } from './scrap';
+
+/** What a finished run says of its mold: the capacity at which its fill would have come out as it did. */
+export interface FillSeen {
+  runId: string;
+  planName: string;
+  /** ISO 8601 instant. */
+  at: string;
+  capacityMl: number;
+}
+
+/**
+ * What went into the cavities over what was planned, brought to the stored capacity: what was weighed, less what was left
+ * over for the scrap jar. Cut-off pours and ends were in the cavities, so they are not taken away.
+ *
+ * @returns null for a run that is not finished, or that weighed nothing
+ */
+export function fillSeen(run: Run): FillSeen | null {
+  const { steps, ended } = runState(run);
+  if (ended?.how !== 'finished') return null;
+  const weighedG = steps.reduce((sum, step) => {
+    const line =
+      step.kind === 'weigh-dose' ? run.sheet.pours[step.pourIndex]?.lines[step.lineIndex] : undefined;
+    return line?.leaves ? sum : sum + (step.actualG ?? 0);
+  }, 0);
+  const { trimmedG, endsG } = scrapOf(run);
+  const leftOverG = Math.max(0, ended.toScrapG - trimmedG - endsG);
+  const share = (weighedG - leftOverG) / run.sheet.totals.jugG;
+  if (!(share > 0)) return null;
+  return {
+    runId: run.id,
+    planName: run.sheet.planName,
+    at: ended.at,
+    capacityMl: run.sheet.mold.capacityMl * share,
+  };
+}
+
+/** Fewer say nothing about a mold, only about a hand. Our own assumption. */
+const LEAST_RUNS = 2;
+/** Closer is as good as a kitchen scale. Our own assumption. */
+const CLOSE_ENOUGH = 0.02;
+
+/** The capacity that past runs speak for, when it is not the stored one; null otherwise. */
+export function betterCapacityMl(fills: readonly FillSeen[], storedMl: number): number | null {
+  if (fills.length < LEAST_RUNS) return null;
+  const meanMl = fills.reduce((sum, { capacityMl }) => sum + capacityMl, 0) / fills.length;
+  return Math.abs(meanMl / storedMl - 1) > CLOSE_ENOUGH ? meanMl : null;
+}

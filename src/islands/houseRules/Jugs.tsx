@@ -1,0 +1,82 @@
+import { X } from 'lucide-react';
+import { type SubmitEvent, useState } from 'react';
+import type { Jug } from '../../core/houseRules/houseRules';
+import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { type Showing, showVolume } from '../../core/units/showQuantity';
+
+interface Props {
+  jugs: readonly Jug[];
+  showing: Showing;
+  onChange(jugs: Jug[]): void;
+}
+
+const HOLDS = { unit: 'mL', least: 20, most: 100_000 };
+const NOTHING = { name: '', holds: '' };
+
+/** The jugs of the workshop, and what they take to the brim. */
+export function Jugs({ jugs, showing, onChange }: Props) {
+  const [texts, setTexts] = useState(NOTHING);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  function add(event: SubmitEvent) {
+    event.preventDefault();
+    const name = texts.name.trim();
+    const holds = parseFigure(texts.holds, HOLDS);
+    if (name === '') return setProblem('Name: give the jug a name.');
+    if (jugs.some((jug) => jug.name === name)) return setProblem('Name: another jug is called that.');
+    if (!holds.success) return setProblem(`Holds: ${explainFigureFault(holds.error, HOLDS)}`);
+    setProblem(null);
+    setTexts(NOTHING);
+    onChange([...jugs, { name, holdsMl: holds.data }]);
+  }
+  const field = (key: keyof typeof NOTHING, label: string) => (
+    <label className="text-xs">
+      {label}
+      <input
+        className="input min-h-11 w-full"
+        value={texts[key]}
+        maxLength={60}
+        aria-describedby="jug-why"
+        onChange={({ target }) => setTexts({ ...texts, [key]: target.value })}
+      />
+    </label>
+  );
+  return (
+    <section className="plate p-4" aria-labelledby="jugs-title">
+      <h2 id="jugs-title" className="font-semibold">
+        Jugs
+      </h2>
+      <p className="quiet mb-2 text-sm">
+        A plan says which jug a pour goes into under its headspace, and into how many melts it is split where
+        none is large enough.
+      </p>
+      <ul>
+        {jugs.map((jug, index) => (
+          <li key={jug.name} className="flex items-center gap-2">
+            <span className="flex-1">
+              <strong>{jug.name}</strong>: holds {showVolume(jug.holdsMl, showing.locale)}
+            </span>
+            <button
+              type="button"
+              className="btn btn-ghost btn-square min-h-11 min-w-11"
+              aria-label={`Take out ${jug.name}`}
+              onClick={() => onChange(jugs.filter((_, place) => place !== index))}
+            >
+              <X size={18} />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form className="mt-2 grid grid-cols-2 items-end gap-2" aria-label="New jug" onSubmit={add}>
+        {field('name', 'Name of the jug')}
+        {field('holds', 'Holds to the brim, mL')}
+        <p id="jug-why" className="text-error text-sm" role={problem ? 'alert' : undefined}>
+          {problem}
+        </p>
+        <button type="submit" className="btn btn-secondary justify-self-end">
+          Add the jug
+        </button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,148 @@
+import { X } from 'lucide-react';
+import type { Embed, EmbedSource } from '../../../core/plan/embed';
+import { type PieceSize, parsePieceSize, writePieceSize } from '../../../core/plan/pieceSize';
+import type { SheetEmbed } from '../../../core/plan/sheet';
+import { ok, type Result } from '../../../core/result';
+import { embedAmount } from '../../../core/run/embedWords';
+import { explainFigureFault, parseFigure } from '../../../core/units/parseFigure';
+import { type Showing, showMass, showVolume } from '../../../core/units/showQuantity';
+import { writeFigure } from '../../../core/units/writeQuantity';
+import { FigureField } from '../../shared/FigureField';
+import { ParsedField } from '../../shared/ParsedField';
+
+interface Source {
+  name: string;
+  kind: 'plan' | 'scrap' | 'piece';
+  from: EmbedSource;
+}
+
+interface Props {
+  embed: Embed;
+  sources: readonly Source[];
+  /** From the sheet; nothing while it has no size. */
+  figures: SheetEmbed | undefined;
+  pieces: number;
+  showing: Showing;
+  onChange(embed: Embed, about: string): void;
+  onRemove(): void;
+}
+
+const COUNT = { unit: '', least: 1, most: 500, whole: true };
+const SHARE = { unit: '%', least: 1, most: 90 };
+const HEIGHT = { unit: 'mm', least: 0.5, most: 500 };
+const PLACE = { unit: 'mm', least: 0, most: 500 };
+const GROUPS = { plan: 'Made ahead, by its plan', scrap: 'Scrap jar', piece: 'Bought' } as const;
+const AS_IT_IS = { plan: 'as its plan makes it', piece: 'as the Shelf says', scrap: '8 x 8 x 8 mm' } as const;
+
+/** One thing that is set in: what, how many or how much, how big, and where it sits. */
+export function EmbedFields({ embed, sources, figures, pieces, showing, onChange, onRemove }: Props) {
+  const source = sources.find(({ from }) => keyOf(from) === keyOf(embed.from));
+  return (
+    <fieldset className="border-base-300 grid grid-cols-2 gap-x-3 gap-y-1 rounded-lg border p-2 text-sm sm:grid-cols-4">
+      <legend className="sr-only">{source?.name ?? 'Embed'}</legend>
+      <label className="col-span-2 flex flex-col sm:col-span-3">
+        <span className="quiet text-xs">{embed.as === 'filling' ? 'Filled with' : 'Set in'}</span>
+        <select
+          className="select select-sm w-full pointer-coarse:min-h-11"
+          value={keyOf(embed.from)}
+          onChange={({ target }) => {
+            const next = sources.find(({ from }) => keyOf(from) === target.value);
+            if (next) onChange({ ...embed, from: next.from }, 'source');
+          }}
+        >
+          {!source && <option value={keyOf(embed.from)}>No longer there</option>}
+          {(Object.keys(GROUPS) as Source['kind'][]).map((kind) => (
+            <optgroup key={kind} label={GROUPS[kind]}>
+              {sources
+                .filter((each) => each.kind === kind)
+                .map(({ name, from }) => (
+                  <option key={keyOf(from)} value={keyOf(from)}>
+                    {name}
+                  </option>
+                ))}
+            </optgroup>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn btn-ghost btn-square min-h-11 min-w-11 justify-self-end"
+        aria-label={`Take out ${source?.name ?? 'it'}`}
+        onClick={onRemove}
+      >
+        <X size={18} />
+      </button>
+      {embed.as === 'filling' ? (
+        <FigureField
+          label="Share of the pour"
+          rule={SHARE}
+          value={embed.ofRoom * 100}
+          onChange={(share) => onChange({ ...embed, ofRoom: share / 100 }, 'share')}
+        />
+      ) : (
+        <>
+          <FigureField
+            label="In each piece"
+            rule={COUNT}
+            value={embed.perPiece}
+            onChange={(perPiece) => onChange({ ...embed, perPiece }, 'count')}
+          />
+          <ParsedField<PieceSize | null>
+            label="Size of one"
+            written={embed.size ? writePieceSize(embed.size) : ''}
+            placeholder={AS_IT_IS[source?.kind ?? 'scrap']}
+            read={(text) => (text.trim() === '' ? ok(null) : parsePieceSize(text))}
+            onChange={(size) => onChange({ ...embed, size }, 'size')}
+          />
+          <FigureField
+            label="Above the pour’s floor"
+            rule={PLACE}
+            value={embed.liftMm}
+            onChange={(liftMm) => onChange({ ...embed, liftMm }, 'lift')}
+          />
+          <FigureField
+            label="Stands out of it by"
+            rule={PLACE}
+            value={embed.standsOutMm}
+            onChange={(standsOutMm) => onChange({ ...embed, standsOutMm }, 'out')}
+          />
+          {needsHeight(embed) && (
+            <ParsedField
+              label="Height of one"
+              written={embed.heightMm === null ? '' : `${writeFigure(embed.heightMm, 3)} mm`}
+              placeholder={source?.kind === 'plan' ? 'as its plan makes it' : 'not known'}
+              read={readHeight}
+              onChange={(heightMm) => onChange({ ...embed, heightMm }, 'height')}
+            />
+          )}
+        </>
+      )}
+      {figures && (
+        <p className="quiet col-span-2 self-end text-xs sm:col-span-3">
+          {embedAmount(figures, pieces, showing)} in all
+          {figures.perPiece !== null && figures.eachG !== null && (
+            <>
+              , {showMass(figures.eachG, showing)} each, {showMass(figures.massG, showing)}
+            </>
+          )}
+          ; takes {showVolume(figures.volumeMl / pieces, showing.locale)} of each piece
+        </p>
+      )}
+    </fieldset>
+  );
+}
+
+/** A box or a ball says how high it is; of anything else it must be told, to stand out or to be drawn true. */
+function needsHeight({ size }: Extract<Embed, { as: 'pieces' }>): boolean {
+  return size?.by !== 'box' && size?.by !== 'ball';
+}
+
+function readHeight(text: string): Result<number | null, string> {
+  if (text.trim() === '') return ok(null);
+  const read = parseFigure(text, HEIGHT);
+  return read.success ? read : { success: false, error: explainFigureFault(read.error, HEIGHT) };
+}
+
+function keyOf(from: EmbedSource): string {
+  return from.is === 'plan' ? `plan ${from.planId}` : `shelf ${from.materialId}`;
+}

@@ -1,0 +1,104 @@
+import type { Embed } from '../../../core/plan/embed';
+import { withPour } from '../planEdits';
+import { EmbedFields } from './EmbedFields';
+import type { PourPanelProps } from './pourPanel';
+
+const MOST_EMBEDS = 20;
+
+/** What is set into a pour, and more of it. */
+export function EmbedList({
+  file,
+  pourIndex,
+  sheet,
+  showing,
+  letter,
+  onEdit,
+}: PourPanelProps & { letter: string }) {
+  const { plan, materials, made = [] } = file;
+  const embeds = plan.pours[pourIndex]?.embeds ?? [];
+  const sources = [
+    ...made.map(({ planId, name }) => ({
+      name,
+      kind: 'plan' as const,
+      from: { is: 'plan' as const, planId },
+    })),
+    ...materials.flatMap(({ id, name, kind, archived }) =>
+      (kind === 'scrap' || kind === 'piece') && !archived
+        ? [{ name, kind, from: { is: 'shelf' as const, materialId: id } }]
+        : [],
+    ),
+  ];
+  const change = (next: readonly Embed[], about: string) =>
+    onEdit(
+      withPour(plan, pourIndex, ({ embeds: _, ...rest }) =>
+        next.length === 0 ? rest : { ...rest, embeds: [...next] },
+      ),
+      about,
+    );
+  function add(as: Embed['as']) {
+    const source =
+      as === 'filling' ? (sources.find(({ kind }) => kind === 'scrap') ?? sources[0]) : sources[0];
+    if (!source) return;
+    const { from } = source;
+    const embed: Embed =
+      as === 'filling'
+        ? { as, from, ofRoom: 0.3 }
+        : { as, from, perPiece: 1, size: null, heightMm: null, liftMm: 0, standsOutMm: 0 };
+    change([...embeds, embed], `embed ${Date.now()}`);
+  }
+  return (
+    <section aria-label={`Set into ${letter}`} className="flex flex-col gap-2">
+      {embeds.map((embed, index) => (
+        <EmbedFields
+          // biome-ignore lint/suspicious/noArrayIndexKey: an embed is its place in the pour
+          key={index}
+          embed={embed}
+          sources={sources}
+          figures={sheet?.pours[pourIndex]?.embeds.find(({ embedIndex }) => embedIndex === index)}
+          pieces={plan.pieces}
+          showing={showing}
+          onChange={(next, about) =>
+            change(
+              embeds.map((each, place) => (place === index ? next : each)),
+              `${about} of embed ${index} of ${pourIndex}`,
+            )
+          }
+          onRemove={() =>
+            change(
+              embeds.filter((_, place) => place !== index),
+              `remove embed ${Date.now()}`,
+            )
+          }
+        />
+      ))}
+      {sources.length === 0 ? (
+        <p className="quiet text-xs">
+          To set something in, make a plan for it, or add scrap or bought pieces on the{' '}
+          <a className="link" href="/shelf">
+            Shelf
+          </a>
+          .
+        </p>
+      ) : (
+        <span className="flex gap-2">
+          <button
+            type="button"
+            className="btn btn-sm btn-secondary min-h-11"
+            disabled={embeds.length >= MOST_EMBEDS}
+            onClick={() => add('pieces')}
+          >
+            Set pieces in
+          </button>
+          <button
+            type="button"
+            className="btn btn-sm btn-secondary min-h-11"
+            disabled={embeds.length >= MOST_EMBEDS}
+            onClick={() => add('filling')}
+          >
+            Fill with cubes or gratings
+          </button>
+        </span>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,201 @@
+import { leaningAreaMm2, leaningCapacityMl, surfaceOf } from '../../../core/molds/lean';
+import { isKnown } from '../../../core/molds/shape';
+import { pourLetter } from '../../../core/plan/plan';
+import type { PourWay } from '../../../core/plan/pourWay';
+import type { SheetPour } from '../../../core/plan/sheet';
+import { type Showing, showMass, showNumber, showVolume } from '../../../core/units/showQuantity';
+import { FigureField } from '../../shared/FigureField';
+import { withPour } from '../planEdits';
+import type { PourPanelProps } from './pourPanel';
+
+const ANGLE = { unit: '°', least: 0.5, most: 60 };
+const SHARE = { unit: '%', least: 5, most: 95 };
+const GOES = { unit: '', least: 1, most: 9, whole: true };
+const LEANS = {
+  level: 'Level',
+  'length up': 'Leaning along its length, right end deep',
+  'length down': 'Leaning along its length, left end deep',
+  'width up': 'Leaning across, far side deep',
+  'width down': 'Leaning across, near side deep',
+} as const;
+type Leaning = keyof typeof LEANS;
+const FIRST_ANGLE_DEG = 15;
+const HALF = 0.5;
+
+/** The ways of pouring that are not simply level, all at once, from a jug of its own. */
+export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onEdit }: PourPanelProps) {
+  const pour = plan.pours[pourIndex];
+  const before = plan.pours[pourIndex - 1];
+  const sheetPour = sheet?.pours[pourIndex];
+  const way = pour?.way ?? {};
+  const letter = pourLetter(pourIndex);
+  const beforeLetter = pourLetter(pourIndex - 1);
+  const change = (part: Partial<PourWay>, about: string) =>
+    onEdit(
+      withPour(plan, pourIndex, ({ way: _, ...rest }) => {
+        const next = withoutGaps({ ...way, ...part });
+        return Object.keys(next).length === 0 ? rest : { ...rest, way: next };
+      }),
+      `${about} of ${pourIndex}`,
+    );
+  const isBeside = before !== undefined && way.besideShare !== undefined;
+  return (
+    <fieldset className="grid grid-cols-2 items-start gap-x-3 gap-y-1 text-sm">
+      <legend className="sr-only">How {letter} is poured</legend>
+      {isKnown(mold.shape) && !isBeside && (
+        <label className="col-span-2 flex flex-col sm:col-span-1">
+          <span className="quiet text-xs">The mold stands</span>
+          <select
+            className="select select-sm w-full pointer-coarse:min-h-11"
+            value={leaningOf(way)}
+            onChange={({ target }) =>
+              change(
+                { lean: leanFrom(target.value as Leaning, Math.abs(way.lean?.deg ?? FIRST_ANGLE_DEG)) },
+                'lean',
+              )
+            }
+          >
+            {(Object.keys(LEANS) as Leaning[]).map((each) => (
+              <option key={each} value={each}>
+                {LEANS[each]}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {way.lean && !isBeside && (
+        <FigureField
+          label="Angle at the bench"
+          rule={ANGLE}
+          value={Math.abs(way.lean.deg)}
+          onChange={(deg) => change({ lean: leanFrom(leaningOf(way), deg) }, 'angle')}
+        />
+      )}
+      {way.lean && sheetPour && <LeanSays mold={mold} pour={sheetPour} showing={showing} />}
+      {before && (
+        <label className="col-span-2 flex flex-col sm:col-span-1">
+          <span className="quiet text-xs">It goes</span>
+          <select
+            className="select select-sm w-full pointer-coarse:min-h-11"
+            value={isBeside ? 'beside' : 'on'}
+            onChange={({ target }) =>
+              change({ besideShare: target.value === 'beside' ? HALF : undefined, lean: undefined }, 'beside')
+            }
+          >
+            <option value="on">On top of {beforeLetter}</option>
+            <option value="beside">Beside {beforeLetter}, both jugs at once</option>
+          </select>
+        </label>
+      )}
+      {isBeside && (
+        <FigureField
+          label="Its share of their room"
+          rule={SHARE}
+          value={(way.besideShare ?? HALF) * 100}
+          onChange={(share) => change({ besideShare: share / 100 }, 'share')}
+        />
+      )}
+      <FigureField
+        label="In so many goes"
+        rule={GOES}
+        value={way.goes ?? 1}
+        onChange={(goes) => change({ goes: goes > 1 ? goes : undefined }, 'goes')}
+      />
+      {before && !isBeside && (
+        <Tick
+          label={`Goes on in the jug of ${beforeLetter}`}
+          isOn={way.sameJug === true}
+          isOff={before.baseId !== pour?.baseId && !way.sameJug}
+          onChange={(isOn) => change({ sameJug: isOn || undefined }, 'jug')}
+        />
+      )}
+      {before && !isBeside && (
+        <Tick
+          label={`Dripped on ${beforeLetter}, drawn out by the next`}
+          isOn={way.dropped === true}
+          onChange={(isOn) => change({ dropped: isOn || undefined }, 'drops')}
+        />
+      )}
+      <Tick
+        label="Cut off once it is out"
+        isOn={way.trimmed === true}
+        onChange={(isOn) => change({ trimmed: isOn || undefined }, 'trim')}
+      />
+      {way.sameJug && sheetPour && <AddBefore pour={sheetPour} letter={letter} showing={showing} />}
+    </fieldset>
+  );
+}
+
+interface TickProps {
+  label: string;
+  isOn: boolean;
+  isOff?: boolean;
+  onChange(isOn: true | undefined): void;
+}
+
+function Tick({ label, isOn, isOff = false, onChange }: TickProps) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2 leading-tight">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={isOn}
+        disabled={isOff}
+        onChange={({ target }) => onChange(target.checked || undefined)}
+      />
+      {label}
+    </label>
+  );
+}
+
+/** What a leaning mold holds, and how large the surface is that must be spritzed. */
+function LeanSays({
+  mold,
+  pour,
+  showing,
+}: Pick<PourPanelProps['file'], 'mold'> & { pour: SheetPour; showing: Showing }) {
+  const { lean } = pour.way;
+  if (!lean || pour.surfaceMm === null || !isKnown(mold.shape)) return null;
+  const surface = surfaceOf(pour.surfaceMm, lean);
+  return (
+    <p className="quiet col-span-2 text-xs">
+      Leaning like this a cavity holds {showVolume(leaningCapacityMl(mold.shape, lean), showing.locale)}{' '}
+      before it runs over; the slope is{' '}
+      {showNumber(leaningAreaMm2(mold.shape, surface) / 100, 1, showing.locale)} cm².
+    </p>
+  );
+}
+
+/** What is added to the jug before this pour, given what has left it already. */
+function AddBefore({ pour, letter, showing }: { pour: SheetPour; letter: string; showing: Showing }) {
+  const added = pour.lines.filter(({ addG }) => Math.abs(addG) > 1e-6);
+  return (
+    <p className="col-span-2 text-sm">
+      Before {letter}:{' '}
+      {added.length === 0
+        ? 'nothing is added.'
+        : added
+            .map(
+              ({ material, addG }) =>
+                `${addG < 0 ? '−' : '+'} ${showMass(Math.abs(addG), showing)} ${material.name}`,
+            )
+            .join(', ')}
+    </p>
+  );
+}
+
+function leaningOf({ lean }: PourWay): Leaning {
+  if (!lean) return 'level';
+  return `${lean.along} ${lean.deg > 0 ? 'up' : 'down'}`;
+}
+
+function leanFrom(leaning: Leaning, deg: number): PourWay['lean'] {
+  if (leaning === 'level') return undefined;
+  const along = leaning.startsWith('length') ? 'length' : 'width';
+  return { along, deg: leaning.endsWith('up') ? deg : -deg };
+}
+
+/** Keys that say nothing are left out, so that a plan is the same text before and after. */
+function withoutGaps(way: PourWay): PourWay {
+  return Object.fromEntries(Object.entries(way).filter(([, value]) => value !== undefined)) as PourWay;
+}
