@@ -5,7 +5,10 @@ import type { Colorant } from '../../src/core/materials/colorant';
 import type { Dispersant } from '../../src/core/materials/dispersant';
 import type { Fragrance } from '../../src/core/materials/fragrance';
 import type { DoseableMaterial, Material } from '../../src/core/materials/material';
+import type { Piece } from '../../src/core/materials/piece';
+import type { Scrap } from '../../src/core/materials/scrap';
 import type { Mold } from '../../src/core/molds/mold';
+import type { Embed } from '../../src/core/plan/embed';
 import {
   dose,
   PLAN_FILE_FORMAT,
@@ -13,6 +16,8 @@ import {
   type PlanFile,
   type Wetting,
 } from '../../src/core/plan/plan';
+import { type PourSize, parsePourSize } from '../../src/core/plan/pourSize';
+import type { PourWay } from '../../src/core/plan/pourWay';
 import { makeSheet, type Sheet } from '../../src/core/plan/sheet';
 
 const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
@@ -147,6 +152,10 @@ interface FilePour {
   base?: Base;
   parts?: number;
   doses?: [DoseableMaterial, string, Wetting?][];
+  /** As it is typed. */
+  size?: string;
+  way?: PourWay;
+  embeds?: Embed[];
 }
 
 /** A plan file from its pours; materials are gathered from them, and `more` is what they only name. */
@@ -175,13 +184,68 @@ export function planFile(
       note: '',
       pours: pours.map((pour) => ({
         baseId: (pour.base ?? base()).id,
-        size: { by: 'parts', parts: pour.parts ?? 1 },
+        size: pour.size === undefined ? { by: 'parts', parts: pour.parts ?? 1 } : sizeOf(pour.size),
         doses: (pour.doses ?? []).map(([material, text, wetIn]) => dose(material.id, text, wetIn)),
+        ...(pour.way ? { way: pour.way } : {}),
+        ...(pour.embeds ? { embeds: pour.embeds } : {}),
       })),
       ...plan,
     },
     mold: inMold,
     materials: [...materials.values()],
+  };
+}
+
+/** The size of a pour as it is typed. */
+export function sizeOf(text: string): PourSize {
+  const read = parsePourSize(text);
+  if (!read.success) throw new Error(`${text}: ${read.error}`);
+  return read.data;
+}
+
+/** 80 x 50 x 25 mm: 100 mL, 4 mL a millimetre. */
+export const BOX = mold({
+  capacityMl: 100,
+  shape: { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25, draftDeg: 0, cornerMm: 0 },
+});
+
+export function scrap(over: Partial<Scrap> = {}): Scrap {
+  return {
+    ...common,
+    id: 'scrap-1',
+    kind: 'scrap',
+    name: 'Test offcuts',
+    inci: null,
+    densityGPerMl: 1.05,
+    colour: '#6d8a4f',
+    ...over,
+  };
+}
+
+export function piece(over: Partial<Piece> = {}): Piece {
+  return {
+    ...common,
+    id: 'piece-1',
+    kind: 'piece',
+    name: 'Test figure',
+    pieceG: 5,
+    pieceMl: 4,
+    heightMm: 10,
+    ...over,
+  };
+}
+
+/** Pieces set into a pour, one in each bar unless more is said. */
+export function pieces(materialId: string, over: Partial<Extract<Embed, { as: 'pieces' }>> = {}): Embed {
+  return {
+    as: 'pieces',
+    from: { is: 'shelf', materialId },
+    perPiece: 1,
+    size: null,
+    heightMm: null,
+    liftMm: 0,
+    standsOutMm: 0,
+    ...over,
   };
 }
 

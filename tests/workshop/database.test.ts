@@ -5,10 +5,11 @@ import { join } from 'node:path';
 import test, { after } from 'node:test';
 import Database from 'better-sqlite3';
 import { materialSchema } from '../../src/core/materials/material';
+import { sheetSchema } from '../../src/core/plan/sheet';
 import { openDatabase } from '../../src/db/connection';
 import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
 import { MIGRATIONS } from '../../src/db/migrations/all';
-import { fragrance } from '../support/planFiles';
+import { BOX, fragrance, planFile, sheetOf } from '../support/planFiles';
 
 const folder = mkdtempSync(join(tmpdir(), 'tallow-db-'));
 after(() => rmSync(folder, { recursive: true }));
@@ -112,6 +113,34 @@ test('a shelf of the first step comes up whole: what is new in a record is unkno
     if (read.data.id === 'old') assert.deepEqual({ ...read.data, ...old }, read.data);
   }
   assert.equal(records.length, 4);
+  up.close();
+});
+
+test('a frozen sheet of the third step comes up whole: poured as it was, from jugs of its own, with nothing set in', () => {
+  const path = join(folder, 'third-step.sqlite');
+  const db = new Database(path);
+  migrate(db, MIGRATIONS.slice(0, 3));
+  const sheet = sheetOf(planFile([{ doses: [[fragrance(), '2 %']] }, {}], {}, BOX));
+  const old = JSON.parse(JSON.stringify(sheet));
+  for (const pour of old.pours) {
+    for (const key of ['way', 'embeds', 'embedsUnsized', 'displacedMl', 'meltG', 'surfaceMm'])
+      delete pour[key];
+    for (const line of pour.lines) delete line.addG;
+  }
+  delete old.totals.embedsG;
+  delete old.totals.trimmedG;
+  db.exec(`INSERT INTO plans (id, revision, latest_version, changed_at) VALUES ('p', 1, 1, 'now');
+    INSERT INTO plan_versions (plan_id, version, record, changed_at) VALUES ('p', 1, '{}', 'now')`);
+  db.prepare(
+    "INSERT INTO runs (id, plan_id, plan_version, started_at, sheet, findings) VALUES ('r', 'p', 1, 'now', ?, '[]')",
+  ).run(JSON.stringify(old));
+  db.close();
+  const up = openDatabase(path);
+  const read = sheetSchema.safeParse(
+    JSON.parse(up.prepare('SELECT sheet FROM runs').pluck().get() as string),
+  );
+  assert.ok(read.success, read.success ? '' : read.error.message);
+  assert.deepEqual(read.data, sheet);
   up.close();
 });
 

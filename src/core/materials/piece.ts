@@ -9,3 +9,5 @@ export const pieceSchema = z.strictObject({
   pieceMl: unknownOr(z.number().min(0.01).max(10_000)),
   heightMm: unknownOr(z.number().min(0.1).max(500)),
 });
+
+export type Piece = z.infer<typeof pieceSchema>;

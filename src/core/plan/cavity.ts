@@ -69,3 +69,29 @@ export function cavityOf({ shape, capacityMl }: Mold): Cavity {
     spillsAboveMm: (lean) => spillsAboveMm(shape, lean),
   };
 }
+
+/**
+ * The same cavity, which works out each figure once: the search for the size of a part asks again and again for pours that
+ * do not depend on it.
+ */
+export function remembering(cavity: Cavity): Cavity {
+  const heights = new Map<string, number | null>();
+  const volumes = new Map<string, number | null>();
+  const once =
+    (known: Map<string, number | null>, work: Cavity['heightOf']): Cavity['heightOf'] =>
+    (figure, under, lean) => {
+      const key = keyOf(figure, under, lean);
+      let answer = known.get(key);
+      if (answer === undefined) {
+        answer = work(figure, under, lean);
+        known.set(key, answer);
+      }
+      return answer;
+    };
+  return { ...cavity, heightOf: once(heights, cavity.heightOf), volumeTo: once(volumes, cavity.volumeTo) };
+}
+
+function keyOf(figure: number, under: readonly Surface[], lean: Lean | undefined): string {
+  const surfaces = under.map(({ atMiddleMm, rise, along }) => `${atMiddleMm} ${rise} ${along}`).join();
+  return `${figure}|${surfaces}|${lean ? `${lean.deg} ${lean.along}` : ''}`;
+}

@@ -3,9 +3,12 @@ import { slicesOf } from '../molds/slicing';
 import type { MadePiece } from './embed';
 import type { Sheet } from './sheet';
 
-/** One piece of a plan as another plan may set it in: a bar, where its loaf is sliced. No sheet, no size. */
+/**
+ * One piece of a plan as another plan may set it in: a bar, where its loaf is sliced. Without a sheet, or where something
+ * that is set into it has no size, neither has it.
+ */
 export function madePieceOf(planId: string, name: string, sheet: Sheet | null): MadePiece {
-  if (sheet === null || !(sheet.totals.pieceG > 0))
+  if (!sheet || !(sheet.totals.pieceG > 0) || sheet.pours.some((pour) => pour.embedsUnsized.length > 0))
     return { planId, name, pieceG: null, pieceMl: null, heightMm: null, colour: null };
   const { pours, pieces, totals, mold } = sheet;
   const kept = pours.filter(({ way }) => !way.trimmed);

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { base, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
+import { BOX, base, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { reviewPlan } from '../checks/review';
 import { volumeBelowMl } from '../molds/shape';
 import { moveBoundary } from './moveBoundary';
@@ -10,11 +10,6 @@ import { type PourSize, parsePourSize, writePourSize } from './pourSize';
 import { scalePlan } from './scalePlan';
 import type { Sheet } from './sheet';
 
-/** 80 x 50 x 25 mm: 100 mL, 4 mL a millimetre. */
-const BOX = mold({
-  capacityMl: 100,
-  shape: { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25, draftDeg: 0, cornerMm: 0 },
-});
 const BALL = mold({ capacityMl: 89.8, shape: { kind: 'hemisphere', diameterMm: 70 } });
 
 function size(text: string): PourSize {

@@ -2,7 +2,7 @@ import { type Surface, surfaceOf } from '../molds/lean';
 import type { Mold } from '../molds/mold';
 import { whereGrowing } from '../molds/shape';
 import { z } from '../zod';
-import { type Cavity, cavityOf } from './cavity';
+import { type Cavity, cavityOf, remembering } from './cavity';
 import { displacedMl, type PlacedEmbed } from './displaced';
 import type { Plan, Pour } from './plan';
 import { isShared, type PourSize } from './pourSize';
@@ -72,7 +72,9 @@ export function pourVolumes(
   mold: Mold,
   recipe: readonly SizedPour[],
 ): { rooms: PourRoom[]; faults: SizeFault[] } {
-  const cavity = cavityOf(mold);
+  const leans = plan.pours.some(({ way }) => way?.lean !== undefined);
+  // Level, a figure is quicker worked out than looked up.
+  const cavity = leans ? remembering(cavityOf(mold)) : cavityOf(mold);
   const slots = slotsOf(plan.pours);
   const embeds = recipe.map((pour) => pour.embeds);
   const hasEmbeds = embeds.some((each) => each.length > 0);

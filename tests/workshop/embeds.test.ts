@@ -1,0 +1,142 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { reviewPlan } from '../../src/core/checks/review';
+import type { PlanFile } from '../../src/core/plan/plan';
+import type { RunEvent } from '../../src/core/run/run';
+import { runState } from '../../src/core/run/runState';
+import { leftOf } from '../../src/core/stock/stock';
+import { importPlan } from '../../src/server/importPlan';
+import { createPlan, findPlan, madeByOthers, planFileOf, savePlan } from '../../src/server/plans';
+import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import type { Workshop } from '../../src/server/workshop';
+import { BOX, base, isClose, mold, pieces, planFile } from '../support/planFiles';
+import { emptyWorkshop, problemFrom, workshopWith } from '../support/workshops';
+
+const newId = () => crypto.randomUUID();
+const SMALL = mold({
+  id: 'small',
+  name: 'Small mold',
+  capacityMl: 5,
+  cavities: 12,
+  shape: { kind: 'box', lengthMm: 25, widthMm: 20, depthMm: 10, draftDeg: 0, cornerMm: 0 },
+});
+const boatFile = planFile(
+  [{ base: base({ id: 'white', look: 'white', densityGPerMl: 1.05 }) }],
+  { name: 'Boat' },
+  SMALL,
+);
+const withBoat = (planId: string): PlanFile['plan'] =>
+  planFile([{ embeds: [pieces('', { from: { is: 'plan', planId } })] }], { name: 'Bar' }, BOX).plan;
+
+/** A boat's plan, and a bar that one is set into. */
+function harbour() {
+  const { workshop, stored: boat } = workshopWith(boatFile);
+  importPlan(workshop, planFile([{}], {}, BOX));
+  return { workshop, boat, bar: createPlan(workshop, withBoat(boat.id)) };
+}
+
+test('a plan’s piece is as its plan makes it now: weight, volume, height and colour', () => {
+  const { workshop, boat, bar } = harbour();
+  const [made] = planFileOf(workshop, bar.plan, bar.id).made ?? [];
+  assert.ok(made && isClose(made.pieceG ?? 0, 5 * 1.05) && isClose(made.pieceMl ?? 0, 5));
+  assert.ok(isClose(made.heightMm ?? 0, 10) && made.colour !== null);
+  savePlan(workshop, boat.id, { ...boat.plan, fillFraction: 0.5 }, boat.revision);
+  const [smaller] = planFileOf(workshop, bar.plan, bar.id).made ?? [];
+  assert.ok(isClose(smaller?.pieceMl ?? 0, 2.5));
+  assert.deepEqual(
+    madeByOthers(workshop, bar.id)
+      .map(({ name }) => name)
+      .sort(),
+    ['Boat', 'Test plan'],
+  );
+});
+
+test('plans that are set into one another have no size, and nothing runs round in a circle', () => {
+  const { workshop, boat, bar } = harbour();
+  const circle = savePlan(
+    workshop,
+    boat.id,
+    {
+      ...boat.plan,
+      pours: boat.plan.pours.map((pour) => ({
+        ...pour,
+        embeds: [pieces('', { from: { is: 'plan', planId: bar.id } })],
+      })),
+    },
+    boat.revision,
+  );
+  const { findings } = reviewPlan(planFileOf(workshop, circle.plan, circle.id));
+  assert.ok(findings.some(({ code, severity }) => code === 'embeds-fit' && severity === 'stop'));
+  const self = savePlan(workshop, bar.id, withBoat(bar.id), findPlan(workshop, bar.id).revision);
+  assert.deepEqual(planFileOf(workshop, self.plan, self.id).made?.[0]?.pieceG, null);
+  assert.equal(problemFrom(() => createPlan(workshop, withBoat('gone'))).status, 422);
+});
+
+test('a plan that comes alone brings its pieces as bought ones, to the same sheet; at home it keeps its plan', () => {
+  const { workshop, boat, bar } = harbour();
+  const file = JSON.parse(JSON.stringify(planFileOf(workshop, bar.plan, bar.id))) as PlanFile;
+  const other = emptyWorkshop();
+  const taken = importPlan(other, file);
+  assert.deepEqual(
+    other.materials.all().map(({ item }) => [item.kind, item.name]),
+    [
+      ['piece', 'Boat'],
+      ['base', 'Test base'],
+    ],
+  );
+  const here = reviewPlan(planFileOf(other, taken.plan, taken.id)).sheet;
+  const there = reviewPlan(file).sheet;
+  assert.deepEqual(here?.totals, there?.totals);
+  const back = importPlan(workshop, file);
+  assert.deepEqual(back.plan.pours[0]?.embeds?.[0]?.from, { is: 'plan', planId: boat.id });
+});
+
+function finished(workshop: Workshop, planId: string, toScrapG?: number) {
+  const { id } = startRun(workshop, newId(), planId);
+  for (const step of runState(findRun(workshop, id)).steps) {
+    const event: RunEvent =
+      step.plannedG === null
+        ? { type: 'done', stepId: step.id }
+        : { type: 'weighed', stepId: step.id, massG: step.plannedG };
+    recordEvent(workshop, id, newId(), event);
+  }
+  const eventId = newId();
+  const event: RunEvent = {
+    type: 'finished',
+    verdict: 'good',
+    goodPieces: 6,
+    note: '',
+    ...(toScrapG ? { toScrapG } : {}),
+  };
+  recordEvent(workshop, id, eventId, event);
+  return recordEvent(workshop, id, eventId, event);
+}
+
+test('what a run leaves goes into the scrap jar once, lot by lot, and can be set into the next plan', () => {
+  const { workshop, stored } = workshopWith(
+    planFile([{ size: '5 mm', way: { trimmed: true } }, { size: 'rest' }], {}, BOX),
+  );
+  finished(workshop, stored.id, 88.5);
+  finished(workshop, stored.id, 11.5);
+  finished(workshop, stored.id);
+  const jars = workshop.materials.all().filter(({ item }) => item.kind === 'scrap');
+  assert.deepEqual(
+    jars.map(({ item }) => item.name),
+    ['Scrap of Test plan'],
+  );
+  const id = jars[0]?.item.id ?? '';
+  const lots = workshop.lots.stock()[id] ?? [];
+  assert.deepEqual([lots.length, leftOf(lots)], [2, 100]);
+
+  const filled = planFile([{}], {}, BOX).plan;
+  const plan = createPlan(workshop, {
+    ...filled,
+    pours: filled.pours.map((pour) => ({
+      ...pour,
+      embeds: [{ as: 'filling', from: { is: 'shelf', materialId: id }, ofRoom: 0.1 }],
+    })),
+  });
+  const usedG = reviewPlan(planFileOf(workshop, plan.plan)).sheet?.pours[0]?.embeds[0]?.massG ?? 0;
+  finished(workshop, plan.id);
+  assert.ok(isClose(leftOf(workshop.lots.stock()[id] ?? []), 100 - usedG, 1e-9));
+});
