@@ -1,0 +1,60 @@
+import type { Browser, Locator, Page } from '@playwright/test';
+
+/** The ways of working a page: each does the same three things its own way. */
+export const HANDS = ['pointer', 'touch', 'keyboard'] as const;
+export type HandName = (typeof HANDS)[number];
+
+export interface Hand {
+  page: Page;
+  press(what: Locator): Promise<void>;
+  write(into: Locator, text: string): Promise<void>;
+  /** The option whose name begins so. */
+  choose(from: Locator, name: string): Promise<void>;
+}
+
+/** A page worked in one of the ways: on a desk by pointer or keys, on a tablet by touch. */
+export async function handOf(name: HandName, browser: Browser): Promise<Hand> {
+  const isTouch = name === 'touch';
+  const context = await browser.newContext({
+    hasTouch: isTouch,
+    viewport: isTouch ? { width: 1024, height: 768 } : { width: 1280, height: 800 },
+  });
+  const page = await context.newPage();
+  if (name === 'keyboard') return keyboard(page);
+  return {
+    page,
+    press: (what) => (isTouch ? what.tap() : what.click()),
+    write: (into, text) => into.fill(text),
+    async choose(from, wanted) {
+      const option = from
+        .locator('option')
+        .filter({ hasText: new RegExp(`^${escaped(wanted)}`) })
+        .first();
+      await from.selectOption((await option.getAttribute('value')) ?? '');
+    },
+  };
+}
+
+function keyboard(page: Page): Hand {
+  return {
+    page,
+    async press(what) {
+      await what.focus();
+      const isBox = (await what.getAttribute('type')) === 'checkbox';
+      await page.keyboard.press(isBox ? 'Space' : 'Enter');
+    },
+    async write(into, text) {
+      await into.focus();
+      await page.keyboard.press('Control+a');
+      await page.keyboard.type(text);
+    },
+    async choose(from, wanted) {
+      await from.focus();
+      await page.keyboard.type(wanted);
+    },
+  };
+}
+
+function escaped(text: string): string {
+  return text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+}
