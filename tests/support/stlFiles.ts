@@ -38,3 +38,23 @@ export function binaryStl(triangles: readonly (readonly number[])[], header = 'a
   });
   return bytes;
 }
+
+/** A ball of so many triangles: rings of squares halved, closed at both poles. */
+export function ballSoup(radius: number, rings: number): number[][] {
+  const at = (ring: number, step: number) => {
+    const [polar, round] = [(Math.PI * ring) / rings, (Math.PI * step) / rings];
+    return [Math.sin(polar) * Math.cos(round), Math.sin(polar) * Math.sin(round), Math.cos(polar)].map(
+      (figure) => figure * radius,
+    );
+  };
+  const triangles: number[][] = [];
+  for (let ring = 0; ring < rings; ring++) {
+    for (let step = 0; step < 2 * rings; step++) {
+      const next = (step + 1) % (2 * rings);
+      const [a, b, c, d] = [at(ring, step), at(ring + 1, step), at(ring + 1, next), at(ring, next)];
+      if (ring < rings - 1) triangles.push([...a, ...b, ...c]);
+      if (ring > 0) triangles.push([...a, ...c, ...d]);
+    }
+  }
+  return triangles;
+}
