@@ -12,6 +12,7 @@ ensureChromium();
 ensureBuilt();
 
 process.stdout.write(printed('sheet.ts'));
+process.stdout.write(printed('mesh.ts'));
 process.stdout.write(printed('shelf.ts'));
 
 /** @param {string} name */
@@ -61,6 +62,7 @@ for (const [name, path] of [
   await page.close();
 }
 await typing();
+await dragging();
 await browser.close();
 await server.stop();
 
@@ -69,12 +71,7 @@ await server.stop();
  * the machine and the browser need by themselves. As Chromium's Event Timing tells it, in steps of 8 ms.
  */
 async function typing() {
-  const response = await fetch(`${server.base}/api/plans/import`, {
-    method: 'POST',
-    body: printed('manyPours.ts'),
-    headers: { 'content-type': 'application/json' },
-  });
-  const { id } = await response.json();
+  const id = await imported('manyPours.ts');
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${server.base}/plans/${id}`, { waitUntil: 'networkidle' });
   const inPlan = await keysTo(page, '[aria-label="Dose of Wide 7"]');
@@ -85,6 +82,65 @@ async function typing() {
     `a key in a plan of 8 pours with 20 materials to the next paint: median ${inPlan.toPaint} ms, worst ${inPlan.worst} ms, of which handling ${inPlan.handling.toFixed(1)} ms; in a bare field ${bare.toPaint} and ${bare.worst} ms`,
   );
   await page.close();
+}
+
+/** @param {string} name the script of bench/ that prints a plan file */
+async function imported(name) {
+  const response = await fetch(`${server.base}/api/plans/import`, {
+    method: 'POST',
+    body: printed(name),
+    headers: { 'content-type': 'application/json' },
+  });
+  return (await response.json()).id;
+}
+
+/** Frames while the boundary between the fourth and fifth of 8 pours is dragged up and down; then an idle page's. */
+async function dragging() {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${server.base}/plans/${await imported('eightLayers.ts')}`, { waitUntil: 'networkidle' });
+  const line = await page
+    .getByRole('slider', { name: 'Boundary of D and E' })
+    .locator('polyline')
+    .boundingBox();
+  if (!line) throw new Error('no boundary to drag');
+  const [x, y] = [line.x + line.width / 3, line.y + line.height / 2];
+  const whileIdle = await framesDuring(page, () => page.waitForTimeout(2000));
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const whileDragged = await framesDuring(page, async () => {
+    for (let step = 0; step < 200; step++) await page.mouse.move(x, y + 12 * Math.sin(step / 6));
+  });
+  await page.mouse.up();
+  const told = (/** @type {{ late: number, missed: number, count: number }} */ { late, missed, count }) =>
+    `${((100 * late) / count).toFixed(1)} % of ${count} frames over 16.7 ms, ${((100 * missed) / count).toFixed(1)} % over 25 ms`;
+  console.log(`a boundary of 8 pours dragged: ${told(whileDragged)}; idle: ${told(whileIdle)}`);
+  await page.close();
+}
+
+/**
+ * @param {import('@playwright/test').Page} page
+ * @param {() => Promise<unknown>} work
+ */
+async function framesDuring(page, work) {
+  await page.evaluate(() => {
+    const frames = /** @type {number[]} */ ([]);
+    Object.assign(window, { frames });
+    const note = (/** @type {number} */ at) => {
+      frames.push(at);
+      requestAnimationFrame(note);
+    };
+    requestAnimationFrame(note);
+  });
+  await work();
+  /** @type {number[]} */
+  const frames = await page.evaluate('window.frames');
+  const spans = frames.slice(1).map((at, index) => at - (frames[index] ?? 0));
+  // A frame's stamp is told to the tenth of a millisecond.
+  return {
+    count: spans.length,
+    late: spans.filter((ms) => ms > 16.75).length,
+    missed: spans.filter((ms) => ms > 25).length,
+  };
 }
 
 /**

@@ -7,7 +7,7 @@ import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { standing } from './displaced';
 import { jugTurns } from './oneJug';
-import { type PlanFile, pourLetter, USES } from './plan';
+import { type PlanFile, type Pour, pourLetter, USES } from './plan';
 import { pourSizeSchema } from './pourSize';
 import { type PourRoom, pourVolumes, type SizeFault, sizeFaultSchema } from './pourVolumes';
 import { pourWaySchema } from './pourWay';
@@ -170,31 +170,14 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   const pours: SheetPour[] = [];
   for (const [pourIndex, recipePour] of recipe.entries()) {
     const room = rooms[pourIndex];
-    const size = plan.pours[pourIndex]?.size;
-    if (!room || !size) continue;
-    const intoMoldMl = (room.volumeMl - room.displacedMl) * plan.pieces;
-    const pour = makePour(recipePour, pourIndex, intoMoldMl, plan.jugLossFraction);
+    const planned = plan.pours[pourIndex];
+    if (!room || !planned) continue;
+    const pour = makePour(recipePour, pourIndex, room, planned, file);
     if (!pour.success) return fail({ ...pour.error, sizeFaults: faults });
-    pours.push({
-      ...pour.data,
-      displacedMl: room.displacedMl * plan.pieces,
-      fromMm: room.fromMm,
-      toMm: room.toMm,
-      surfaceMm: room.surfaceMm,
-      way: plan.pours[pourIndex]?.way ?? {},
-      embeds: embedsOf(recipePour, room, plan.pieces),
-      embedsUnsized: unsizedNames(recipePour, file),
-      size,
-    });
+    pours.push(pour.data);
   }
-  jugTurns(pours).forEach(({ meltG, addG }, index) => {
-    const pour = pours[index];
-    if (!pour) return;
-    pour.meltG = meltG;
-    pour.lines.forEach((line, place) => {
-      line.addG = addG[place] ?? line.massG;
-    });
-  });
+  // From a jug of its own a pour takes what it weighs, and that stands there already.
+  if (plan.pours.some(({ way }) => way?.sameJug)) setJugTurns(pours);
 
   const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
   const jugG = sum((pour) => pour.jugG);
@@ -227,18 +210,27 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   });
 }
 
-/** What of a pour follows from its place in the cavity and the plan. */
-type Placed = Pick<
-  SheetPour,
-  'displacedMl' | 'fromMm' | 'toMm' | 'surfaceMm' | 'way' | 'embeds' | 'embedsUnsized' | 'size'
->;
+function setJugTurns(pours: readonly SheetPour[]) {
+  jugTurns(pours).forEach(({ meltG, addG }, index) => {
+    const pour = pours[index];
+    if (!pour) return;
+    pour.meltG = meltG;
+    pour.lines.forEach((line, place) => {
+      line.addG = addG[place] ?? line.massG;
+    });
+  });
+}
 
+/** Spelled out in one piece: a key in the dose grid waits for it. */
 function makePour(
   pour: RecipePour,
   pourIndex: number,
-  intoMoldMl: number,
-  jugLossFraction: number,
-): Result<Omit<SheetPour, keyof Placed>, Omit<NoRoomForBase, 'sizeFaults'>> {
+  room: PourRoom,
+  { size, way = {} }: Pour,
+  file: PlanFile,
+): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
+  const { pieces, jugLossFraction } = file.plan;
+  const intoMoldMl = (room.volumeMl - room.displacedMl) * pieces;
   const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
   const sums = pourSums(pour);
   const baseG = baseMassForVolume(sums, jugVolumeMl);
@@ -258,6 +250,14 @@ function makePour(
     jugVolumeMl,
     intoMoldG: jugG * (1 - jugLossFraction),
     intoMoldMl,
+    displacedMl: room.displacedMl * pieces,
+    fromMm: room.fromMm,
+    toMm: room.toMm,
+    surfaceMm: room.surfaceMm,
+    way,
+    embeds: embedsOf(pour, room, pieces),
+    embedsUnsized: unsizedNames(pour, file),
+    size,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
     unreadable: pour.unreadable,
   });
