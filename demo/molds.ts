@@ -7,6 +7,7 @@ const common = {
   highestC: 230,
   shrinkageFraction: null,
   sliceMm: null,
+  stripMm: null,
   endTrimMm: 0,
   boughtFrom: '',
 } as const;

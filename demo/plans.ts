@@ -170,14 +170,14 @@ const blue = (drops: number, isFirst = false): Pour => ({
 
 export function paperBoats(boatId: string): Plan {
   return {
-    ...onePour('Paper Boats', 'gift', 'slab-six', 6, 0.92, 'chalk', []),
+    ...onePour('Paper Boats', 'gift', 'slab-six', 12, 0.92, 'chalk', []),
     note: 'Four blues from one jug, the palest first. The boats stand out by half.',
     pours: [
-      blue(1, true),
-      blue(2),
+      blue(2, true),
       blue(4),
+      blue(7),
       {
-        ...blue(7),
+        ...blue(12),
         embeds: [
           {
             as: 'pieces',

@@ -46,6 +46,15 @@ const VIEWS = [
     async (page) => page.getByRole('button', { name: 'Face' }).click(),
   ],
   [
+    'plan-embeds',
+    `/plans/${planNamed('Paper Boats')}`,
+    async (page) => {
+      await page.getByRole('tab', { name: /^D/ }).click();
+      await page.getByText('How it is poured, what is set in').click();
+      await page.getByLabel('Stands out of it by').waitFor();
+    },
+  ],
+  [
     'plan-checks',
     `/plans/${planNamed('Nettle')}`,
     async (page) => {
@@ -63,6 +72,11 @@ const VIEWS = [
   ],
   ['molds', '/molds', async (page) => page.getByRole('button', { name: /Slab bar tray/ }).click()],
   ['shelf', '/shelf'],
+  [
+    'colour-match',
+    '/shelf?material=quay-blue',
+    async (page) => page.getByRole('group', { name: 'Match a sample' }).scrollIntoViewIfNeeded(),
+  ],
   [
     'lots',
     '/shelf?material=bay-rope&side=lots',

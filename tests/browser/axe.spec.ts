@@ -14,7 +14,7 @@ async function looksRight(page: Page) {
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${colorScheme}`, async ({ browser, request }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(420_000);
     const context = await browser.newContext({
       colorScheme,
       reducedMotion: 'reduce',
@@ -92,6 +92,35 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/molds', { waitUntil: 'networkidle' });
     await page.getByRole('button', { name: 'New mold' }).click();
     await looksRight(page);
+    await page.getByLabel('Shape inside').selectOption({ label: 'From a model file (STL)' });
+    await expect(page.getByRole('region', { name: 'Model file' })).toBeVisible();
+    await looksRight(page);
+    await page.goto('/molds', { waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: /Dome tray/ }).click();
+    await expect(page.getByRole('img', { name: /up to the brim at 35\.0 mm/ })).toBeVisible();
+    await looksRight(page);
+    await page.goto('/shelf?material=quay-blue', { waitUntil: 'networkidle' });
+    await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
+    await looksRight(page);
+    // Everything that a pour can be, open at once.
+    await page.goto('/plans', { waitUntil: 'networkidle' });
+    await page
+      .getByRole('link', { name: /Paper Boats/ })
+      .first()
+      .click();
+    await page.getByRole('tab', { name: /^D/ }).click();
+    await page.getByText('How it is poured, what is set in').click();
+    await page.getByText('Ombré ladder').click();
+    await page
+      .getByLabel('The mold stands')
+      .selectOption({ label: 'Leaning along its length, right end deep' });
+    await page.getByRole('button', { name: 'Fill with cubes or gratings' }).click();
+    await page.getByRole('slider', { name: 'Boundary of A and B' }).press('Enter');
+    await looksRight(page);
+    for (const view of ['Unmolded', 'Face']) {
+      await page.getByRole('button', { name: view, exact: true }).click();
+      await looksRight(page);
+    }
     await page.goto(`/bench/${runId}`, { waitUntil: 'networkidle' });
     await page.getByLabel('On the scale').fill('620');
     await page.getByRole('button', { name: 'Tick', exact: true }).click();

@@ -94,6 +94,33 @@ test('dragged, moved by keys, typed in the row and typed on the drawing: the sam
   ).toEqual(expected);
 });
 
+test('a boundary is dragged by a finger', async ({ browser, request }) => {
+  const { id } = await given(request, twoPours());
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1024, height: 768 } });
+  const page = await context.newPage();
+  await page.goto(`/plans/${id}`);
+  await expect(boundary(page)).toHaveAttribute('aria-valuenow', '8');
+  await boundary(page).scrollIntoViewIfNeeded();
+  const line = await boundary(page).locator('polyline').boundingBox();
+  const scale = await page
+    .getByRole('group', { name: /^Section of one cavity/ })
+    .evaluate((svg) => (svg as SVGSVGElement).getScreenCTM()?.a ?? 1);
+  if (!line) throw new Error('no boundary');
+  const [x, y] = [line.x + line.width / 3, line.y + line.height / 2];
+  const finger = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', upMm = 0) =>
+    finger.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x, y: y - upMm * scale }],
+    });
+  await touch('touchStart');
+  for (const upMm of [1, 2, 3, 4.1]) await touch('touchMove', upMm);
+  await touch('touchEnd');
+  await expect(boundary(page)).toHaveAttribute('aria-valuenow', '12');
+  await expect(page.getByRole('tab', { name: /^A/ })).toHaveText('A · to 12 mm');
+  await context.close();
+});
+
 test('dragged to whole grams; an Escape leaves a typed size alone', async ({ page, request }) => {
   const { id } = await given(request, twoPours());
   await page.goto(`/plans/${id}`);

@@ -68,6 +68,39 @@ test('everything a finger needs on the plan and the bench is 44 px or more', asy
   expect(await smallOnes()).toEqual([]);
 });
 
+test('everything a finger needs to say how a pour is poured, in the mold book and to match a colour is 44 px or more', async ({
+  page,
+  request,
+}) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: 'Pour', exact: true }).tap();
+  await page.getByText('How it is poured, what is set in').tap();
+  await page.getByRole('button', { name: 'Set pieces in' }).tap();
+  await page.getByText('Ombré ladder').tap();
+  await expect(page.getByLabel('Palest dose')).toBeVisible();
+  const small = () =>
+    page.locator('main :is(button, input, select, summary):visible').evaluateAll((all) =>
+      all
+        .filter((each) => !each.matches('.sr-only, [type=radio], [type=checkbox]'))
+        .map((each) => ({
+          box: each.getBoundingClientRect(),
+          name: each.getAttribute('aria-label') ?? each.textContent,
+        }))
+        .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
+        .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
+    );
+  expect(await small()).toEqual([]);
+  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'New mold' }).tap();
+  await page.getByLabel('Shape inside').selectOption({ label: 'From a model file (STL)' });
+  await expect(page.getByLabel('STL file')).toBeVisible();
+  expect(await small()).toEqual([]);
+  await page.goto('/shelf?material=quay-blue', { waitUntil: 'networkidle' });
+  await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
+  expect(await small()).toEqual([]);
+});
+
 test('no view is wider than the tablet, upright or lying', async ({ page, request }) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
   for (const size of [

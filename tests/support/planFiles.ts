@@ -141,6 +141,7 @@ export function mold(over: Partial<Mold> = {}): Mold {
     usualFillFraction: 1,
     shrinkageFraction: null,
     sliceMm: null,
+    stripMm: null,
     endTrimMm: 0,
     boughtFrom: '',
     note: '',

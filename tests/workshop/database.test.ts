@@ -127,6 +127,7 @@ test('a frozen sheet of the third step comes up whole: poured as it was, from ju
       delete pour[key];
     for (const line of pour.lines) delete line.addG;
   }
+  delete old.mold.stripMm;
   delete old.totals.embedsG;
   delete old.totals.trimmedG;
   db.exec(`INSERT INTO plans (id, revision, latest_version, changed_at) VALUES ('p', 1, 1, 'now');

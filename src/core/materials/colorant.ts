@@ -23,8 +23,8 @@ export const colorantSchema = z.strictObject({
   /** What a levelled spoon of a powder weighs a millilitre; air between the grains makes it lighter. */
   bulkDensityGPerMl: density,
   /** As it looks in a white base at a usual dose; an estimate until a sample is matched. */
-  colour: unknownOr(hexColour),
-  match: unknownOr(matchSchema),
+  colour: unknownOr(hexColour).default(null),
+  match: unknownOr(matchSchema).default(null),
 });
 
 export type ColourMatch = z.infer<typeof matchSchema>;

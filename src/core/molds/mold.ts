@@ -140,6 +140,8 @@ export const moldSchema = z.strictObject({
   shrinkageFraction: z.number().min(0).max(0.2).nullable(),
   /** Thickness of a bar that is sliced off a loaf or a log; null when it is not sliced. */
   sliceMm: z.number().min(1).max(500).nullable(),
+  /** Width of the strips that a slab is cut into first; null when it is as wide as its bars are long. */
+  stripMm: z.number().min(1).max(500).nullable().default(null),
   /** What is cut off at each end first. */
   endTrimMm: z.number().min(0).max(500),
   boughtFrom: z.string().max(200),

@@ -49,6 +49,7 @@ const anyMold: fc.Arbitrary<Mold> = fc
     usualFillFraction: fc.constantFrom(0.5, 0.875, 1),
     boughtFrom: fc.constantFrom('', 'A stall'),
     sliceMm: fc.option(fc.integer({ min: 1, max: 50 })),
+    stripMm: fc.option(fc.integer({ min: 1, max: 50 })),
     endTrimMm: fc.integer({ min: 0, max: 20 }),
     measures: fc.array(
       fc.record({
@@ -95,14 +96,25 @@ test('a shape asks for its own dimensions, and what cannot be is told at its fie
 test('bars from a loaf: whole slices of what the trims leave, and nothing of its weight is lost', () => {
   const shape = { kind: 'box', lengthMm: 240, widthMm: 70, depthMm: 60, draftDeg: 0, cornerMm: 0 } as const;
   // (240 − 2 · 5) / 23 = 10 bars, each 23/240 of the loaf.
-  const slices = slicesOf({ shape, sliceMm: 23, endTrimMm: 5 });
+  const slices = slicesOf({ shape, sliceMm: 23, stripMm: null, endTrimMm: 5 });
   assert.ok(slices?.bars === 10 && isClose(slices.barShare, 23 / 240) && isClose(slices.trimShare, 10 / 240));
-  assert.equal(slicesOf({ shape, sliceMm: 23.1, endTrimMm: 5 })?.bars, 9);
-  assert.equal(slicesOf({ shape, sliceMm: null, endTrimMm: 5 }), null);
-  assert.equal(slicesOf({ shape: { kind: 'hemisphere', diameterMm: 60 }, sliceMm: 20, endTrimMm: 0 }), null);
+  assert.equal(slicesOf({ shape, sliceMm: 23.1, stripMm: null, endTrimMm: 5 })?.bars, 9);
+  assert.equal(slicesOf({ shape, sliceMm: null, stripMm: null, endTrimMm: 5 }), null);
+  assert.equal(
+    slicesOf({ shape: { kind: 'hemisphere', diameterMm: 60 }, sliceMm: 20, stripMm: null, endTrimMm: 0 }),
+    null,
+  );
+  // A slab of 70 mm in strips of 33: two, and 4 mm over; ten slices of each.
+  const slab = slicesOf({ shape, sliceMm: 23, stripMm: 33, endTrimMm: 5 });
+  assert.ok(slab?.bars === 20 && isClose(slab.barShare, (23 / 240) * (33 / 70)));
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 0, max: 150 }), (sliceMm, endTrimMm) => {
-      const cut = slicesOf({ shape, sliceMm, endTrimMm });
+      const cut = slicesOf({
+        shape,
+        sliceMm,
+        stripMm: sliceMm % 3 === 0 ? (sliceMm % 70) + 1 : null,
+        endTrimMm,
+      });
       assert.ok(cut && cut.trimShare > -1e-12 && isClose(cut.bars * cut.barShare + cut.trimShare, 1));
     }),
   );

@@ -173,6 +173,16 @@ const OWN: readonly MoldField[] = [
     shapes: LONG,
   },
   {
+    key: 'stripMm',
+    label: 'A slab, first into strips of',
+    unit: 'mm',
+    hint: 'Of its width. Empty: no slab',
+    text: unknownField(small(1, 500, 'mm')),
+    first: '',
+    decimal: true,
+    shapes: ['box'],
+  },
+  {
     key: 'endTrimMm',
     label: 'Cut off at each end',
     unit: 'mm',

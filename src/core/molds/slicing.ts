@@ -1,6 +1,6 @@
 import type { Mold } from './mold';
 
-/** A loaf after slicing, as shares of its weight. */
+/** A loaf or a slab after slicing, as shares of its weight. */
 export interface Slices {
   bars: number;
   /** Of each bar. */
@@ -10,18 +10,22 @@ export interface Slices {
 }
 
 /**
- * Bars from a loaf or a log: whole slices of what the end trims leave. Weights go by length, so a loaf whose ends lean
- * gives a little less in its trims than this says.
+ * Bars from a loaf, a log or a slab: whole slices of what the end trims leave, in whole strips of a slab's width. Weights go
+ * by length and width, so a loaf whose ends lean gives a little less in its trims than this says.
  *
  * @returns null for a mold that is not sliced
  */
 export function slicesOf({
   shape,
   sliceMm,
+  stripMm,
   endTrimMm,
-}: Pick<Mold, 'shape' | 'sliceMm' | 'endTrimMm'>): Slices | null {
+}: Pick<Mold, 'shape' | 'sliceMm' | 'stripMm' | 'endTrimMm'>): Slices | null {
   if (sliceMm === null || !('lengthMm' in shape)) return null;
-  const bars = Math.max(0, Math.floor((shape.lengthMm - 2 * endTrimMm) / sliceMm + 1e-9));
-  const barShare = sliceMm / shape.lengthMm;
+  const slices = Math.max(0, Math.floor((shape.lengthMm - 2 * endTrimMm) / sliceMm + 1e-9));
+  const isSlab = stripMm !== null && 'widthMm' in shape;
+  const strips = isSlab ? Math.floor(shape.widthMm / stripMm + 1e-9) : 1;
+  const bars = slices * strips;
+  const barShare = (sliceMm / shape.lengthMm) * (isSlab ? stripMm / shape.widthMm : 1);
   return { bars, barShare, trimShare: 1 - bars * barShare };
 }

@@ -6,6 +6,7 @@ export const embeds: Migration = {
   sql: /* sql */ `
     UPDATE materials SET record = json_insert(record, '$.colour', json('null'), '$.match', json('null'))
       WHERE record ->> 'kind' = 'colorant';
+    UPDATE molds SET record = json_insert(record, '$.stripMm', json('null'));
     UPDATE runs SET sheet = json_insert(
       json_set(sheet, '$.pours', (
         SELECT json_group_array(json(json_set(
@@ -16,6 +17,6 @@ export const embeds: Migration = {
             SELECT json_group_array(json(json_insert(line.value, '$.addG', line.value -> 'massG')))
             FROM json_each(pour.value, '$.lines') AS line)))))
         FROM json_each(runs.sheet, '$.pours') AS pour)),
-      '$.totals.embedsG', 0, '$.totals.trimmedG', 0);
+      '$.mold.stripMm', json('null'), '$.totals.embedsG', 0, '$.totals.trimmedG', 0);
   `,
 };

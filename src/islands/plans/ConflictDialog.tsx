@@ -108,6 +108,8 @@ const FIELD_NAMES: Record<string, string> = {
   note: 'Note',
   baseId: 'base',
   size: 'size',
+  way: 'how it is poured',
+  embeds: 'what is set in',
 };
 
 function placeName({ path: [field, pour, inPour, dose, ofDose] }: Difference): string {

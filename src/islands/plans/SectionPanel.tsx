@@ -67,7 +67,7 @@ export function SectionPanel({ plan, mold, sheet, locale, onEdit }: Props) {
           />
         )}
         {shown === 'unmolded' && section && <Unmolded section={section} locale={locale} />}
-        {shown === 'face' && section && sheet && <Face mold={mold} sheet={sheet} section={section} />}
+        {shown === 'face' && sheet && <Face sheet={sheet} />}
         {typing && shown === 'poured' && (
           <SizeOnDrawing
             key={typing.below}

@@ -86,7 +86,7 @@ function Melt({ melt, isOnly, showing }: { melt: JugOfMelt; isOnly: boolean; sho
   const details = [
     jugName ?? '',
     melts > 1 ? `${melts} melts of ${showMass(eachG, showing)}` : '',
-    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over` : '',
+    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over for the scrap jar` : '',
   ].filter((text) => text !== '');
   return (
     <>

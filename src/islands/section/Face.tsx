@@ -1,30 +1,25 @@
 import { useId } from 'react';
 import { leaningOutline, surfaceOf } from '../../core/molds/lean';
-import type { Mold } from '../../core/molds/mold';
 import { isKnown, type KnownShape, outlineAt, reachMm } from '../../core/molds/shape';
 import type { Outline, Ring } from '../../core/molds/solids/outline';
 import type { Sheet } from '../../core/plan/sheet';
-import type { Section } from '../../core/section/section';
+import { sectionOf } from '../../core/section/section';
 import { INK, Patterns, patternId } from './drawing';
 
-interface Props {
-  mold: Mold;
-  sheet: Sheet;
-  section: Section;
-}
-
-/** The face of the bar, looked at from above once it is out: discs, and the rings round them. */
-export function Face({ mold: { shape }, sheet, section }: Props) {
+/** The face of the bar, looked at from above once it is out: discs, the rings round them, and halves that met. */
+export function Face({ sheet }: { sheet: Sheet }) {
   const id = useId();
-  if (!isKnown(shape)) return null;
+  const { shape } = sheet.mold;
+  const section = sectionOf(sheet, 'length');
+  if (!isKnown(shape) || !section) return null;
   const [fromX, toX] = reachMm(shape, 'length');
   const [fromY, toY] = reachMm(shape, 'width');
   const title = 'The face of the bar, from above';
-  const kept = section.pours.filter(({ leads, trimmed }) => leads && !trimmed);
+  const kept = section.pours.filter(({ trimmed }) => !trimmed);
   const tops = kept.map(({ pourIndex }) => topOutline(shape, sheet, pourIndex));
+  const slopes = kept.some(({ pourIndex }) => sheet.pours[pourIndex]?.way.lean !== undefined);
   // The last pour reaches furthest out, so it is drawn first and the face's own pour last. A slope does not cover all that
   // was poured before it, so what lies under its pour is drawn with it.
-  const slopes = kept.some(({ pourIndex }) => sheet.pours[pourIndex]?.way.lean !== undefined);
   const drawn = kept
     .map((pour, place) => ({ pour, outlines: tops.slice(slopes ? 0 : place, place + 1) }))
     .reverse();
@@ -37,21 +32,34 @@ export function Face({ mold: { shape }, sheet, section }: Props) {
     >
       <title>{title}</title>
       <Patterns id={id} pours={section.pours} size={Math.max(1.2, (toX - fromX) / 30)} />
-      {drawn.flatMap(({ pour, outlines }) =>
-        [pour.hex, ...(kept.length > 1 ? [`url(#${patternId(id, pour.pourIndex)})`] : [])].flatMap((fill) =>
-          outlines.map((outline, place) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: an outline is the place of its pour
-            <Surface key={`${pour.letter} ${fill} ${place}`} outline={outline} fill={fill} />
-          )),
-        ),
-      )}
+      {drawn.map(({ pour, outlines }) => (
+        <g key={pour.letter} clipPath={`url(#${id}-${pour.letter})`}>
+          <clipPath id={`${id}-${pour.letter}`}>
+            <rect
+              x={pour.fromXMm - (pour.fromXMm > fromX ? 0 : 4)}
+              width={pour.toXMm - pour.fromXMm + (pour.fromXMm > fromX ? 0 : 4) + (pour.toXMm < toX ? 0 : 4)}
+              y={-toY - 4}
+              height={toY - fromY + 8}
+            />
+          </clipPath>
+          {[pour.hex, ...(kept.length > 1 ? [`url(#${patternId(id, pour.pourIndex)})`] : [])].flatMap(
+            (fill) =>
+              outlines.map((outline, place) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: an outline is the place of its pour
+                <Surface key={`${fill} ${place}`} outline={outline} fill={fill} />
+              )),
+          )}
+        </g>
+      ))}
     </svg>
   );
 }
 
 /** Where a pour's surface meets the wall, from above. */
 function topOutline(shape: KnownShape, { pours }: Sheet, pourIndex: number): Outline {
-  const { way, surfaceMm, toMm } = pours[pourIndex] ?? {};
+  let lead = pourIndex;
+  while (lead > 0 && pours[lead]?.way.besideShare !== undefined) lead--;
+  const { way, surfaceMm, toMm } = pours[lead] ?? {};
   return way?.lean && surfaceMm != null
     ? leaningOutline(shape, surfaceOf(surfaceMm, way.lean))
     : outlineAt(shape, toMm ?? 0);
