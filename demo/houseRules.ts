@@ -9,6 +9,6 @@ export const HOUSE_RULES: HouseRules = {
   ],
   jugs: [
     { name: 'Small glass jug', holdsMl: 500 },
-    { name: 'Large glass jug', holdsMl: 1200 },
+    { name: 'Large glass jug', holdsMl: 1800 },
   ],
 };

@@ -229,7 +229,7 @@ export const MATERIALS: readonly Material[] = [
     form: 'block',
     densityGPerMl: 1.06,
     colour: '#b0503a',
-    usualMostOfBase: 0.04,
+    usualMostOfBase: 0.05,
     readings: [{ of: 'blocks', on: '2026-04-20', count: 2, massG: 55.4 }],
   }),
 

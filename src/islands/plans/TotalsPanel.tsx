@@ -44,7 +44,9 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
         <p className="mb-1 text-sm">
           Sliced into <strong>{slices.bars * pieces}</strong> bars of{' '}
           <strong>{showMass(totals.pieceG * slices.barShare, showing)}</strong>, trims{' '}
-          {showMass(totals.pieceG * pieces * slices.trimShare, showing)}
+          <span className="whitespace-nowrap">
+            {showMass(totals.pieceG * pieces * slices.trimShare, showing)}
+          </span>
         </p>
       )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm">

@@ -32,7 +32,7 @@ const SHARE = { unit: '%', least: 1, most: 90 };
 const HEIGHT = { unit: 'mm', least: 0.5, most: 500 };
 const PLACE = { unit: 'mm', least: 0, most: 500 };
 const GROUPS = { plan: 'Made ahead, by its plan', scrap: 'Scrap jar', piece: 'Bought' } as const;
-const AS_IT_IS = { plan: 'as its plan makes it', piece: 'as the Shelf says', scrap: '8 x 8 x 8 mm' } as const;
+const AS_IT_IS = { plan: 'as made', piece: 'as bought', scrap: '8 x 8 x 8 mm' } as const;
 
 /** One thing that is set in: what, how many or how much, how big, and where it sits. */
 export function EmbedFields({ embed, sources, figures, pieces, showing, onChange, onRemove }: Props) {
@@ -110,7 +110,7 @@ export function EmbedFields({ embed, sources, figures, pieces, showing, onChange
             <ParsedField
               label="Height of one"
               written={embed.heightMm === null ? '' : `${writeFigure(embed.heightMm, 3)} mm`}
-              placeholder={source?.kind === 'plan' ? 'as its plan makes it' : 'not known'}
+              placeholder={source?.kind === 'plan' ? 'as made' : 'not known'}
               read={readHeight}
               onChange={(heightMm) => onChange({ ...embed, heightMm }, 'height')}
             />

@@ -1,8 +1,9 @@
+import { dropMass } from '../../../core/materials/defaults';
 import { leaningAreaMm2, leaningCapacityMl, surfaceOf } from '../../../core/molds/lean';
 import { isKnown } from '../../../core/molds/shape';
 import { pourLetter } from '../../../core/plan/plan';
 import type { PourWay } from '../../../core/plan/pourWay';
-import type { SheetPour } from '../../../core/plan/sheet';
+import type { SheetLine, SheetPour } from '../../../core/plan/sheet';
 import { type Showing, showMass, showNumber, showVolume } from '../../../core/units/showQuantity';
 import { FigureField } from '../../shared/FigureField';
 import { withPour } from '../planEdits';
@@ -172,16 +173,18 @@ function AddBefore({ pour, letter, showing }: { pour: SheetPour; letter: string;
   return (
     <p className="col-span-2 text-sm">
       Before {letter}:{' '}
-      {added.length === 0
-        ? 'nothing is added.'
-        : added
-            .map(
-              ({ material, addG }) =>
-                `${addG < 0 ? '−' : '+'} ${showMass(Math.abs(addG), showing)} ${material.name}`,
-            )
-            .join(', ')}
+      {added.length === 0 ? 'nothing is added.' : added.map((line) => addedWords(line, showing)).join(', ')}
     </p>
   );
+}
+
+/** In grams, and in drops where it was said so. */
+function addedWords({ material, text, addG }: SheetLine, showing: Showing): string {
+  const amount = `${addG < 0 ? '−' : '+'} ${showMass(Math.abs(addG), showing)}`;
+  const drops = /drop/i.test(text)
+    ? ` (${showNumber(Math.abs(addG) / dropMass(material).value, 1, showing.locale, 0)} drops)`
+    : '';
+  return `${amount}${drops} ${material.name}`;
 }
 
 function leaningOf({ lean }: PourWay): Leaning {
