@@ -30,6 +30,8 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPou
   if (!pour) return null;
   const read = parsePourSize(text);
   const letter = pourLetter(pourIndex);
+  /** It rises with the pour that it goes in beside. */
+  const isBeside = pourIndex > 0 && pour.way?.besideShare !== undefined;
 
   const withPours = (pours: Pour[], about: string) => onEdit({ ...plan, pours }, about);
   const resize = (size: PourSize) =>
@@ -52,10 +54,11 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPou
         <label className="flex items-center gap-2 text-sm whitespace-nowrap">
           Size of {letter}
           <input
+            disabled={isBeside}
             className={`input input-sm pointer-coarse:min-h-11 w-28 ${read.success ? '' : 'input-error'}`}
             autoComplete="off"
             maxLength={80}
-            value={text}
+            value={isBeside ? 'as its neighbour' : text}
             aria-invalid={!read.success}
             aria-describedby="pour-size-says"
             onChange={({ target }) => {

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { type Plan, pourLetter } from '../../core/plan/plan';
+import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
 
 interface Props {
@@ -10,6 +10,12 @@ interface Props {
 }
 
 const MOST_POURS = 26;
+
+function sizeInShort({ size, way }: Pour, index: number): string {
+  return index > 0 && way?.besideShare !== undefined
+    ? `beside ${pourLetter(index - 1)}`
+    : writePourSize(size);
+}
 
 /** The pours in the order they are poured, and one more on top. */
 export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
@@ -37,7 +43,7 @@ export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
               className={`btn btn-sm min-h-11 min-w-11 ${index === pourIndex ? 'btn-primary' : 'btn-secondary'}`}
               onClick={() => onPour(index)}
             >
-              {pourLetter(index)} · {writePourSize(each.size)}
+              {pourLetter(index)} · {sizeInShort(each, index)}
             </button>
           ))}
         </div>
