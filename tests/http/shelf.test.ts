@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test, { after, before } from 'node:test';
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
-import { additive, base, blend, colorant, fragrance } from '../support/planFiles';
+import { additive, base, blend, colorant, fragrance, piece } from '../support/planFiles';
 import { type RunningServer, send, sendText, startServer, temporaryFolder } from '../support/server';
 
 const folder = temporaryFolder();
@@ -177,9 +177,12 @@ test('hostile values at every field of every record: a clear answer, never a 500
     ['POST', '/api/materials', withoutId(fragrance()), (record) => record],
     ['POST', '/api/materials', withoutId(colorant()), (record) => record],
     ['POST', '/api/materials', withoutId(additive()), (record) => record],
+    ['POST', '/api/materials', withoutId(piece()), (record) => record],
     ['POST', '/api/lots', lot, (record) => record],
     ['PUT', '/api/house-rules', USUAL_HOUSE_RULES, (item) => ({ item, revision: 999 })],
   ];
+  /** What records of older files do not have yet: not known, when it is left out. */
+  const LATER: ReadonlySet<string> = new Set(['colour', 'match']);
   const hostile = [
     '',
     '2,5',
@@ -210,7 +213,7 @@ test('hostile values at every field of every record: a clear answer, never a 500
       }
       const { [key as never]: _, ...missing } = record;
       const answer = await send(server.base, method, path, wrap(missing));
-      assert.equal(answer.status, 422, `${path} without ${key}`);
+      assert.equal(answer.status, LATER.has(key) ? 201 : 422, `${path} without ${key}`);
     }
   }
   for (const text of ['', '{', '[]', 'null', `{"materials": [${'{"item": 1},'.repeat(5000)}`]) {
