@@ -169,7 +169,8 @@ test('the section tells the truth: in a box, every pour’s area times the width
         for (const [index, ml] of cavityMl(sheet).entries()) {
           // Where a slope ends between two that stand side by side, each is drawn by its share of the middle.
           if (!alone(index)) continue;
-          const drawnMl = (areaMm2(section, index) * 50) / 1000;
+          const drawn = section.pours.findIndex(({ pourIndex }) => pourIndex === index);
+          const drawnMl = (areaMm2(section, drawn) * 50) / 1000;
           assert.ok(Math.abs(drawnMl - ml) < 0.02, `${index}: ${drawnMl} is not ${ml}`);
         }
       },
@@ -191,6 +192,15 @@ test('a section of what was poured side by side parts where the volumes part, in
     ),
   );
   closeTo([round?.pours[0]?.toXMm ?? 1], [0], 1e-3);
+  // Cut the other way, the larger part fills the middle and is all that is seen of the two.
+  const across = sectionOf(sheetOf(fileOf(pours)), 'width');
+  assert.deepEqual(
+    across?.pours.map(({ letter, leadIndex, leads }) => [letter, leadIndex, leads]),
+    [
+      ['A', 0, true],
+      ['C', 2, true],
+    ],
+  );
   assert.equal(sectionOf(sheetOf(fileOf([{ size: 'rest' }], mold()))), null);
 });
 

@@ -22,7 +22,9 @@ export interface SectionPour {
   /** Over the middle of the floor. */
   fromMm: number;
   toMm: number;
-  /** It is the first of those that went in together. */
+  /** The first of those that went in together, which has their size. */
+  leadIndex: number;
+  /** Of those that went in together, the first that is seen in this section. */
   leads: boolean;
   /** Its boundary lies over the middle, so that it can be moved there. */
   reachesMiddle: boolean;
@@ -70,15 +72,19 @@ export function sectionOf(sheet: Sheet, axis = sectionAxis(sheet.mold)): Section
   if (!empty) return null;
   const surfaces: Surface[] = [];
   let bottom: Line = topLine([], axis, empty.fromXMm, empty.toXMm);
+  let seen = -1;
   const pours = sheet.pours.flatMap((pour, pourIndex): SectionPour[] => {
     const { fromMm, toMm, surfaceMm, way } = pour;
     if (fromMm === null || toMm === null || surfaceMm === null) return [];
-    const leads = pourIndex === 0 || way.besideShare === undefined;
-    if (leads) {
+    const leadIndex = leadOf(sheet.pours, pourIndex);
+    if (leadIndex === pourIndex) {
       bottom = topLine(surfaces, axis, empty.fromXMm, empty.toXMm);
       surfaces.push(surfaceOf(surfaceMm, way.lean));
     }
-    const [fromXMm, toXMm] = placeBeside(empty, sheet.pours, pourIndex);
+    const [fromXMm, toXMm] = placeBeside(empty, sheet, pourIndex);
+    if (fromXMm === toXMm) return [];
+    const leads = seen !== leadIndex;
+    seen = leadIndex;
     return [
       {
         letter: pour.letter,
@@ -91,6 +97,7 @@ export function sectionOf(sheet: Sheet, axis = sectionAxis(sheet.mold)): Section
         toXMm,
         fromMm,
         toMm,
+        leadIndex,
         leads,
         reachesMiddle: Math.abs(surfaceMm - toMm) < 1e-6,
         leanDeg: way.lean?.along === axis ? way.lean.deg : null,
@@ -103,14 +110,22 @@ export function sectionOf(sheet: Sheet, axis = sectionAxis(sheet.mold)): Section
   return { ...empty, pours };
 }
 
-/** Pours that went in together part where their shares of the cavity do, halfway up. */
-function placeBeside(
-  { shape, axis, fromXMm, toXMm }: Section,
-  pours: readonly SheetPour[],
-  pourIndex: number,
-): [fromXMm: number, toXMm: number] {
+function leadOf(pours: readonly SheetPour[], pourIndex: number): number {
   let lead = pourIndex;
   while (lead > 0 && pours[lead]?.way.besideShare !== undefined) lead--;
+  return lead;
+}
+
+/**
+ * Pours that went in together part where their shares of the cavity do, halfway up: side by side as the mold is cut when
+ * nobody says. Cut the other way, the one is seen that fills the middle, and the others have no width.
+ */
+function placeBeside(
+  { shape, axis, fromXMm, toXMm }: Section,
+  { pours, mold }: Sheet,
+  pourIndex: number,
+): [fromXMm: number, toXMm: number] {
+  const lead = leadOf(pours, pourIndex);
   let last = lead;
   while (pours[last + 1]?.way.besideShare !== undefined) last++;
   if (lead === last) return [fromXMm, toXMm];
@@ -120,7 +135,10 @@ function placeBeside(
   const before = roomMl.slice(0, pourIndex - lead).reduce((sum, ml) => sum + ml, 0) / whole;
   const after = before + (roomMl[pourIndex - lead] ?? 0) / whole;
   const halfway = ((own[0]?.fromMm ?? 0) + (own[0]?.toMm ?? 0)) / 2;
-  return [xForShare(shape, axis, halfway, before), xForShare(shape, axis, halfway, after)];
+  const along = sectionAxis(mold);
+  const [from, to] = [xForShare(shape, along, halfway, before), xForShare(shape, along, halfway, after)];
+  if (along === axis) return [from, to];
+  return from <= 0 && to > 0 ? [fromXMm, toXMm] : [0, 0];
 }
 
 /** Where a level surface has so much of its area on its left, mm from the middle. */

@@ -1,16 +1,17 @@
 import { useId } from 'react';
 import { leaningOutline, surfaceOf } from '../../core/molds/lean';
 import { isKnown, type KnownShape, outlineAt, reachMm } from '../../core/molds/shape';
-import type { Outline, Ring } from '../../core/molds/solids/outline';
+import type { Axis, Outline, Ring } from '../../core/molds/solids/outline';
 import type { Sheet } from '../../core/plan/sheet';
-import { sectionOf } from '../../core/section/section';
+import { type SectionPour, sectionAxis, sectionOf } from '../../core/section/section';
 import { INK, Patterns, patternId } from './drawing';
 
 /** The face of the bar, looked at from above once it is out: discs, the rings round them, and halves that met. */
 export function Face({ sheet }: { sheet: Sheet }) {
   const id = useId();
   const { shape } = sheet.mold;
-  const section = sectionOf(sheet, 'length');
+  const along = sectionAxis(sheet.mold);
+  const section = sectionOf(sheet, along);
   if (!isKnown(shape) || !section) return null;
   const [fromX, toX] = reachMm(shape, 'length');
   const [fromY, toY] = reachMm(shape, 'width');
@@ -25,7 +26,12 @@ export function Face({ sheet }: { sheet: Sheet }) {
     .reverse();
   return (
     <svg
-      viewBox={[fromX - 4, -toY - 4, toX - fromX + 8, toY - fromY + 8].join(' ')}
+      viewBox={[
+        fromX - MARGIN_MM,
+        -toY - MARGIN_MM,
+        toX - fromX + 2 * MARGIN_MM,
+        toY - fromY + 2 * MARGIN_MM,
+      ].join(' ')}
       className="h-full max-h-full w-full"
       role="img"
       aria-label={title}
@@ -35,12 +41,7 @@ export function Face({ sheet }: { sheet: Sheet }) {
       {drawn.map(({ pour, outlines }) => (
         <g key={pour.letter} clipPath={`url(#${id}-${pour.letter})`}>
           <clipPath id={`${id}-${pour.letter}`}>
-            <rect
-              x={pour.fromXMm - (pour.fromXMm > fromX ? 0 : 4)}
-              width={pour.toXMm - pour.fromXMm + (pour.fromXMm > fromX ? 0 : 4) + (pour.toXMm < toX ? 0 : 4)}
-              y={-toY - 4}
-              height={toY - fromY + 8}
-            />
+            <rect {...windowOf(pour, along, { fromX, toX, fromY, toY })} />
           </clipPath>
           {[pour.hex, ...(kept.length > 1 ? [`url(#${patternId(id, pour.pourIndex)})`] : [])].flatMap(
             (fill) =>
@@ -53,6 +54,25 @@ export function Face({ sheet }: { sheet: Sheet }) {
       ))}
     </svg>
   );
+}
+
+const MARGIN_MM = 4;
+
+/** The part of the picture that a pour may lie in: all of it, unless another went in beside it. */
+function windowOf(
+  { fromXMm, toXMm }: SectionPour,
+  along: Axis,
+  { fromX, toX, fromY, toY }: { fromX: number; toX: number; fromY: number; toY: number },
+) {
+  const [least, most] = along === 'length' ? [fromX, toX] : [fromY, toY];
+  const from = fromXMm > least ? fromXMm : least - MARGIN_MM;
+  const to = toXMm < most ? toXMm : most + MARGIN_MM;
+  const whole = { x: fromX - MARGIN_MM, width: toX - fromX + 2 * MARGIN_MM };
+  const tall = { y: -toY - MARGIN_MM, height: toY - fromY + 2 * MARGIN_MM };
+  // What lies along the width runs upwards in the picture.
+  return along === 'length'
+    ? { x: from, width: to - from, ...tall }
+    : { ...whole, y: -to, height: to - from };
 }
 
 /** Where a pour's surface meets the wall, from above. */

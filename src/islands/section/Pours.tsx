@@ -36,7 +36,7 @@ export function Pours({ id, section, pours }: Props) {
 function PourBody({ id, section, pour }: { id: string; section: Section; pour: SectionPour }) {
   const path = pourPath(pour, section);
   const isAlone = section.pours.length === 1;
-  const next = section.pours[pour.pourIndex + 1];
+  const next = section.pours.find(({ pourIndex }) => pourIndex > pour.pourIndex);
   const fillings = pour.embeds.filter((embed) => embed.as === 'filling');
   return (
     <>

@@ -166,7 +166,7 @@ function edgesOf({ pours, depthMm }: Cut): Edge[] {
     return [
       {
         kind: 'boundary',
-        below: pour.pourIndex,
+        below: pour.leadIndex,
         names: `${pour.letter} and ${next.letter}`,
         atMm: pour.toMm,
         leastMm: pour.fromMm,
