@@ -143,6 +143,13 @@ test('a cavity is measured in guided ways, and water steps draw a shape of their
   await measuring.getByLabel('On the scale').fill('70 g');
   await measuring.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(measuring.getByText('Two ways disagree by more than 5 %:')).toBeVisible();
+  // 70 g of a base taken for 1.06 g/mL in 61.05 mL: 1.147 g/mL.
+  await measuring.getByLabel('Weighed with').selectOption('glaze');
+  await expect(measuring.getByText('1.147 g/mL')).toBeVisible();
+  await expect(measuring.getByRole('link', { name: 'Put it right on the Shelf' })).toHaveAttribute(
+    'href',
+    '/shelf?material=glaze',
+  );
   await measuring.getByRole('button', { name: 'Use Water, by weight or jug' }).click();
   await expect(page.getByLabel(/^One cavity holds/)).toHaveValue('61.05');
 

@@ -13,8 +13,7 @@ import { fail, ok } from '../result';
 import { parseNumber } from '../units/parseNumber';
 import { writeFigure } from '../units/writeQuantity';
 import type { Blend } from './blend';
-import { type ColourMatch, matchSchema } from './colorant';
-import { hexColour } from './fields';
+import { colourField, matchText } from './colourText';
 import type { Allergen } from './fragrance';
 import { MATERIAL_KINDS, type MaterialKind } from './material';
 import {
@@ -86,37 +85,6 @@ const allergen: FieldText<Allergen> = {
     return ofMaterial.success
       ? ok({ name: (parts[1] ?? '').trim(), ofMaterial: ofMaterial.data })
       : ofMaterial;
-  },
-};
-
-const colourField: FieldText<string> = {
-  write: (value) => value,
-  read(text) {
-    const colour = text.trim().toLowerCase();
-    return hexColour.safeParse(colour).success
-      ? ok(colour)
-      : fail(`“${text.slice(0, 24)}” is not a colour. Write # and six digits: #2f5d8a.`);
-  },
-};
-
-/** A matched sample as text. */
-export const matchText: FieldText<ColourMatch> = {
-  write: ({ on, colour, ofBase, look, thicknessMm }) =>
-    `${on} ${colour} at ${writeFigure(ofBase * 100, 8)} % in ${look} of ${writeFigure(thicknessMm, 6)} mm`,
-  read(text) {
-    const parts = /^(\S+) (\S+) at ([\d.]+) % in (\S+) of ([\d.]+) mm$/.exec(text.trim());
-    const read = matchSchema.safeParse({
-      on: parts?.[1],
-      colour: parts?.[2]?.toLowerCase(),
-      ofBase: Number((Number(parts?.[3]) / 100).toPrecision(12)),
-      look: parts?.[4],
-      thicknessMm: Number(parts?.[5]),
-    });
-    return read.success
-      ? ok(read.data)
-      : fail(
-          `“${text.slice(0, 40)}” is not a sample. Write it like: 2026-11-25 #2f5d8a at 0.4 % in white of 25 mm.`,
-        );
   },
 };
 

@@ -1,6 +1,7 @@
 import type { Run } from './run';
 import { runState } from './runState';
 import { scrapOf } from './scrap';
+import { weighedG } from './weighedG';
 
 /** What a finished run says of its mold: the capacity at which its fill would have come out as it did. */
 export interface FillSeen {
@@ -18,16 +19,11 @@ export interface FillSeen {
  * @returns null for a run that is not finished, or that weighed nothing
  */
 export function fillSeen(run: Run): FillSeen | null {
-  const { steps, ended } = runState(run);
+  const { ended } = runState(run);
   if (ended?.how !== 'finished') return null;
-  const weighedG = steps.reduce((sum, step) => {
-    const line =
-      step.kind === 'weigh-dose' ? run.sheet.pours[step.pourIndex]?.lines[step.lineIndex] : undefined;
-    return line?.leaves ? sum : sum + (step.actualG ?? 0);
-  }, 0);
   const { trimmedG, endsG } = scrapOf(run);
   const leftOverG = Math.max(0, ended.toScrapG - trimmedG - endsG);
-  const share = (weighedG - leftOverG) / run.sheet.totals.jugG;
+  const share = (weighedG(run) - leftOverG) / run.sheet.totals.jugG;
   if (!(share > 0)) return null;
   return {
     runId: run.id,

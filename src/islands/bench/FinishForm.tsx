@@ -2,8 +2,8 @@ import { useMemo, useState } from 'react';
 import { ok } from '../../core/result';
 import type { Run, RunEvent, Verdict } from '../../core/run/run';
 import { VERDICTS } from '../../core/run/run';
-import { runState } from '../../core/run/runState';
 import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
+import { weighedG } from '../../core/run/weighedG';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showMass } from '../../core/units/showQuantity';
@@ -35,11 +35,6 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
   const [scrapText, setScrapText] = useState(() => (scrapG > LEAST_SCRAP_G ? writeFigure(scrapG, 1) : ''));
   const parsedScrap = scrapText.trim() === '' ? ok(0) : parseFigure(scrapText, SCRAP);
   const parsed = parseFigure(pieces, PIECES);
-  const weighedG = runState(run).steps.reduce((sum, step) => {
-    const line =
-      step.kind === 'weigh-dose' ? run.sheet.pours[step.pourIndex]?.lines[step.lineIndex] : undefined;
-    return line?.leaves ? sum : sum + (step.actualG ?? 0);
-  }, 0);
 
   return (
     <form
@@ -59,7 +54,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
     >
       <h2 className="text-2xl font-semibold">Everything is ticked</h2>
       <p className="text-lg">
-        {showMass(weighedG, showing)} went into the jug; {showMass(run.sheet.totals.jugG, showing)} was
+        {showMass(weighedG(run), showing)} went into the jug; {showMass(run.sheet.totals.jugG, showing)} was
         planned.
       </p>
       <fieldset>

@@ -1,8 +1,8 @@
-import { X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import type { Jug } from '../../core/houseRules/houseRules';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showVolume } from '../../core/units/showQuantity';
+import { OwnThings } from './OwnThings';
 
 interface Props {
   jugs: readonly Jug[];
@@ -50,23 +50,11 @@ export function Jugs({ jugs, showing, onChange }: Props) {
         A plan says which jug a pour goes into under its headspace, and into how many melts it is split where
         none is large enough.
       </p>
-      <ul>
-        {jugs.map((jug, index) => (
-          <li key={jug.name} className="flex items-center gap-2">
-            <span className="flex-1">
-              <strong>{jug.name}</strong>: holds {showVolume(jug.holdsMl, showing.locale)}
-            </span>
-            <button
-              type="button"
-              className="btn btn-ghost btn-square min-h-11 min-w-11"
-              aria-label={`Take out ${jug.name}`}
-              onClick={() => onChange(jugs.filter((_, place) => place !== index))}
-            >
-              <X size={18} />
-            </button>
-          </li>
-        ))}
-      </ul>
+      <OwnThings
+        things={jugs}
+        says={({ holdsMl }) => `holds ${showVolume(holdsMl, showing.locale)}`}
+        onChange={onChange}
+      />
       <form className="mt-2 grid grid-cols-2 items-end gap-2" aria-label="New jug" onSubmit={add}>
         {field('name', 'Name of the jug')}
         {field('holds', 'Holds to the brim, mL')}

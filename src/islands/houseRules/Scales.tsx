@@ -1,9 +1,9 @@
-import { X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import type { Scale } from '../../core/houseRules/houseRules';
 import { parseMass } from '../../core/units/parseMass';
 import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showNumber } from '../../core/units/showQuantity';
+import { OwnThings } from './OwnThings';
 
 interface Props {
   scales: readonly Scale[];
@@ -23,25 +23,13 @@ export function Scales({ scales, showing, onChange }: Props) {
         A display is off by half its step. A dose that no scale reads finely enough is flagged among the
         checks.
       </p>
-      <ul>
-        {scales.map((scale, index) => (
-          <li key={scale.name} className="flex items-center gap-2">
-            <span className="flex-1">
-              <strong>{scale.name}</strong>: moves by {figure(scale.stepG)}
-              {scale.gramsStepG !== null && `, in grams by ${figure(scale.gramsStepG)}`}, bears{' '}
-              {figure(scale.capacityG)}
-            </span>
-            <button
-              type="button"
-              className="btn btn-ghost btn-square min-h-11 min-w-11"
-              aria-label={`Take out ${scale.name}`}
-              onClick={() => onChange(scales.filter((_, place) => place !== index))}
-            >
-              <X size={18} />
-            </button>
-          </li>
-        ))}
-      </ul>
+      <OwnThings
+        things={scales}
+        says={({ stepG, gramsStepG, capacityG }) =>
+          `moves by ${figure(stepG)}${gramsStepG === null ? '' : `, in grams by ${figure(gramsStepG)}`}, bears ${figure(capacityG)}`
+        }
+        onChange={onChange}
+      />
       <NewScale
         unit={massUnit(showing.system)}
         system={showing.system}

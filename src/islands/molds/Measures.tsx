@@ -109,14 +109,37 @@ function BaseDensity({ measures, bases, showing }: { measures: Measure[]; bases:
   const { ways } = measuredWays(measures);
   const mean = (wanted: Measure['by']) => ways.find(({ by }) => by === wanted)?.meanMl;
   const [water, base] = [mean('water'), mean('base')];
-  const [first] = bases;
-  if (water === undefined || base === undefined || !first) return null;
-  const factor = densityFromCavity(base, water);
+  const [baseId, setBaseId] = useState(bases[0]?.id ?? '');
+  const weighed = bases.find(({ id }) => id === baseId);
+  if (water === undefined || base === undefined || !weighed) return null;
+  const takenFor = baseDensity(weighed).value;
+  const found = takenFor * densityFromCavity(base, water);
   return (
-    <p className="quiet text-xs">
-      The base that was weighed is {showNumber(factor, 3, showing.locale)} times as dense as it was taken for.
-      {Math.abs(factor - 1) > 0.01 && ' Put its density right on the shelf.'}
-    </p>
+    <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
+      <label className="flex items-center gap-2">
+        Weighed with
+        <select
+          className="select select-sm min-h-11 w-40"
+          value={baseId}
+          onChange={({ target }) => setBaseId(target.value)}
+        >
+          {bases.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <span>
+        it has <strong>{showNumber(found, 3, showing.locale)} g/mL</strong>; it was taken for{' '}
+        {showNumber(takenFor, 3, showing.locale)}.{' '}
+        {Math.abs(found / takenFor - 1) > 0.01 && (
+          <a className="link" href={`/shelf?material=${encodeURIComponent(weighed.id)}`}>
+            Put it right on the Shelf
+          </a>
+        )}
+      </span>
+    </div>
   );
 }
 

@@ -1,32 +1,19 @@
-import { ChevronRight } from 'lucide-react';
-import { lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
-import {
-  type DoseableMaterial,
-  isDoseable,
-  MATERIAL_KINDS,
-  type Material,
-} from '../../core/materials/material';
+import { type DoseableMaterial, isDoseable, type Material } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
-import {
-  dose,
-  type Plan,
-  type PlanFile,
-  type Pour,
-  pourLetter,
-  retyped,
-  type Wetting,
-} from '../../core/plan/plan';
+import { dose, type Plan, type PlanFile, retyped, type Wetting } from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useStable } from '../shared/useStable';
+import { AddDose } from './AddDose';
 import { type DoseActions, DoseRow } from './DoseRow';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
-import type { PourPanelProps } from './pour/pourPanel';
+import { HowItIsPoured } from './pour/HowItIsPoured';
 
 interface Props {
   file: PlanFile;
@@ -263,50 +250,6 @@ export function DoseGrid(props: Props) {
   );
 }
 
-const PourDetails = lazy(() => import('./pour/PourDetails'));
-
-/** Folded up until it is asked for, unless there is something in it. */
-function HowItIsPoured(props: PourPanelProps) {
-  const { file, pourIndex } = props;
-  const pour = file.plan.pours[pourIndex];
-  const says = pour ? wayInShort(pour, pourIndex) : '';
-  const [isOpen, setOpen] = useState(false);
-  return (
-    <details
-      className="border-base-300 mb-1 border-b"
-      open={isOpen}
-      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
-    >
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm">
-        <ChevronRight size={18} className="chevron mr-1 shrink-0" aria-hidden="true" />
-        <span className="font-semibold">How it is poured, what is set in</span>
-        {says !== '' && <span className="quiet ml-2 truncate text-xs">{says}</span>}
-      </summary>
-      {isOpen && (
-        <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
-          <PourDetails {...props} />
-        </Suspense>
-      )}
-    </details>
-  );
-}
-
-/** What is not usual about a pour, in a line. */
-function wayInShort({ way = {}, embeds = [] }: Pour, pourIndex: number): string {
-  const before = pourLetter(pourIndex - 1);
-  return [
-    way.lean && `leaning ${Math.abs(way.lean.deg)}°`,
-    way.besideShare !== undefined && `beside ${before}`,
-    way.sameJug && `from the jug of ${before}`,
-    way.goes && `in ${way.goes} goes`,
-    way.dropped && `dripped on ${before}`,
-    way.trimmed && 'cut off',
-    embeds.length > 0 && `${embeds.length} set in`,
-  ]
-    .filter(Boolean)
-    .join(', ');
-}
-
 /** The same actions for as long as the grid is there, doing what the newest plan asks for. */
 function useActions(newest: DoseActions): DoseActions {
   const onText = useStable(newest.onText);
@@ -358,72 +301,6 @@ function worst(findings: Finding[], pourIndex: number, doseIndex: number): Sever
       ?.severity ?? null
   );
 }
-
-interface AddProps {
-  materials: Material[];
-  onAdd(material: DoseableMaterial): void;
-}
-
-/** Kept as it is while doses are typed: a long shelf is a long list. */
-const AddDose = memo(function AddDose({ materials, onAdd }: AddProps) {
-  const [chosen, setChosen] = useState('');
-  const dosed = materials.filter(isDoseable).filter(({ archived }) => !archived);
-  const material = dosed.find(({ id }) => id === chosen);
-  function add() {
-    if (!material) return;
-    onAdd(material);
-    setChosen('');
-  }
-  if (dosed.length === 0) {
-    return (
-      <p className="quiet mt-2 text-sm">
-        Nothing to dose on the shelf yet.{' '}
-        <a className="link" href="/shelf">
-          Add a fragrance, a colorant or an additive
-        </a>
-        .
-      </p>
-    );
-  }
-  return (
-    <form
-      className="mt-2 flex items-center gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <select
-        className="select min-h-11 w-full max-w-72"
-        aria-label="Material to add"
-        value={chosen}
-        onChange={({ target }) => setChosen(target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && material) {
-            event.preventDefault();
-            add();
-          }
-        }}
-      >
-        <option value="">Add from the shelf …</option>
-        {MATERIAL_KINDS.filter((kind) => dosed.some((each) => each.kind === kind)).map((kind) => (
-          <optgroup key={kind} label={KIND_NAMES[kind]}>
-            {dosed
-              .filter((each) => each.kind === kind)
-              .map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-          </optgroup>
-        ))}
-      </select>
-      <button type="submit" className="btn btn-secondary min-h-11" disabled={!material}>
-        Add
-      </button>
-    </form>
-  );
-});
 
 const LONGEST_NOTE = 4000;
 

@@ -3,7 +3,7 @@ import { useFormContext, useWatch } from 'react-hook-form';
 import { averageHex } from '../../core/colour/sample';
 import { tintOf } from '../../core/colour/tint';
 import { BASE_LOOKS } from '../../core/materials/base';
-import { matchText } from '../../core/materials/materialFields';
+import { matchText } from '../../core/materials/colourText';
 import { readMaterial } from '../../core/materials/materialText';
 import type { TextContext } from '../../core/records/fieldText';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';

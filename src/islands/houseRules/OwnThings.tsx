@@ -1,0 +1,31 @@
+import { X } from 'lucide-react';
+
+interface Props<Thing> {
+  things: readonly Thing[];
+  /** What it can do, behind its name. */
+  says(thing: Thing): string;
+  onChange(things: Thing[]): void;
+}
+
+/** What the workshop owns of a kind, each with a way to take it out. */
+export function OwnThings<Thing extends { name: string }>({ things, says, onChange }: Props<Thing>) {
+  return (
+    <ul>
+      {things.map((thing) => (
+        <li key={thing.name} className="flex items-center gap-2">
+          <span className="flex-1">
+            <strong>{thing.name}</strong>: {says(thing)}
+          </span>
+          <button
+            type="button"
+            className="btn btn-ghost btn-square min-h-11 min-w-11"
+            aria-label={`Take out ${thing.name}`}
+            onClick={() => onChange(things.filter((each) => each !== thing))}
+          >
+            <X size={18} />
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
