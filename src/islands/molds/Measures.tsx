@@ -109,11 +109,11 @@ function BaseDensity({ measures, bases, showing }: { measures: Measure[]; bases:
   const { ways } = measuredWays(measures);
   const mean = (wanted: Measure['by']) => ways.find(({ by }) => by === wanted)?.meanMl;
   const [water, base] = [mean('water'), mean('base')];
-  const [baseId, setBaseId] = useState(bases[0]?.id ?? '');
+  const [baseId, setBaseId] = useState('');
   const weighed = bases.find(({ id }) => id === baseId);
-  if (water === undefined || base === undefined || !weighed) return null;
-  const takenFor = baseDensity(weighed).value;
-  const found = takenFor * densityFromCavity(base, water);
+  if (water === undefined || base === undefined || bases.length === 0) return null;
+  const factor = densityFromCavity(base, water);
+  const takenFor = weighed && baseDensity(weighed).value;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2 text-sm">
       <label className="flex items-center gap-2">
@@ -123,6 +123,7 @@ function BaseDensity({ measures, bases, showing }: { measures: Measure[]; bases:
           value={baseId}
           onChange={({ target }) => setBaseId(target.value)}
         >
+          <option value="">Which base?</option>
           {bases.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -130,15 +131,17 @@ function BaseDensity({ measures, bases, showing }: { measures: Measure[]; bases:
           ))}
         </select>
       </label>
-      <span>
-        it has <strong>{showNumber(found, 3, showing.locale)} g/mL</strong>; it was taken for{' '}
-        {showNumber(takenFor, 3, showing.locale)}.{' '}
-        {Math.abs(found / takenFor - 1) > 0.01 && (
-          <a className="link" href={`/shelf?material=${encodeURIComponent(weighed.id)}`}>
-            Put it right on the Shelf
-          </a>
-        )}
-      </span>
+      {weighed && takenFor !== undefined && (
+        <span>
+          it has <strong>{showNumber(takenFor * factor, 3, showing.locale)} g/mL</strong>; it was taken for{' '}
+          {showNumber(takenFor, 3, showing.locale)} g/mL.{' '}
+          {Math.abs(factor - 1) > 0.01 && (
+            <a className="link" href={`/shelf?material=${encodeURIComponent(weighed.id)}`}>
+              Put it right on the Shelf
+            </a>
+          )}
+        </span>
+      )}
     </div>
   );
 }
