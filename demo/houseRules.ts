@@ -8,7 +8,8 @@ export const HOUSE_RULES: HouseRules = {
     { name: 'Kitchen scale', stepG: 1, gramsStepG: null, capacityG: 5000 },
   ],
   jugs: [
-    { name: 'Small glass jug', holdsMl: 500 },
-    { name: 'Large glass jug', holdsMl: 1800 },
+    { name: 'Beaker', holdsMl: 150, taught: [] },
+    { name: 'Small glass jug', holdsMl: 500, taught: [] },
+    { name: 'Large glass jug', holdsMl: 1800, taught: [] },
   ],
 };

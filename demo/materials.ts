@@ -40,6 +40,7 @@ const base = (id: string, name: string, facts: Partial<Base>): Base => ({
   meltsC: 56,
   thickensC: 51,
   ceilingC: 71,
+  sweatsAbove: null,
   hardensH: 0,
   densityGPerMl: null,
   fragranceCapOfBase: 0.03,

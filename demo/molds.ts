@@ -2,15 +2,19 @@ import type { Mold } from '../src/core/molds/mold';
 
 // Invented molds of the invented workshop.
 
-const common = {
+const common: Pick<
+  Mold,
+  'madeOf' | 'highestC' | 'shrinkageFraction' | 'sliceMm' | 'stripMm' | 'endTrimMm' | 'taught' | 'boughtFrom'
+> = {
   madeOf: 'silicone',
   highestC: 230,
   shrinkageFraction: null,
   sliceMm: null,
   stripMm: null,
   endTrimMm: 0,
+  taught: [],
   boughtFrom: '',
-} as const;
+};
 
 export const MOLDS: readonly Mold[] = [
   {

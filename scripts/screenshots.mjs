@@ -62,6 +62,14 @@ const VIEWS = [
       await page.getByText('Saved', { exact: true }).waitFor();
     },
   ],
+  [
+    'pour-plan',
+    `/plans/${planNamed('Lighthouse')}`,
+    async (page) => {
+      await page.locator('section[aria-busy="false"] [role="slider"][aria-label^="Pour B"]').dblclick();
+      await page.getByText(/A carries B after/).waitFor();
+    },
+  ],
   ['bench-sheet', `/plans/${planNamed('Ropewalk')}/sheet`],
   [
     'bench',
@@ -112,19 +120,14 @@ for (const [name, path, before] of VIEWS) {
   });
   await page.goto(server.base + path, { waitUntil: 'networkidle' });
   await before?.(page);
+  // A plan is whole once its pour plan has its ranges.
+  const plan = page.locator('section[aria-labelledby="pour-plan-title"]');
+  if ((await plan.count()) > 0) await plan.locator('[class*="absolute"]').first().waitFor();
+  await page.waitForFunction(() => !document.querySelector('section[aria-busy="true"]'));
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   await page.close();
 }
-const night = await browser.newPage({
-  viewport: { width: 1280, height: 800 },
-  locale: 'en-GB',
-  colorScheme: 'dark',
-  reducedMotion: 'reduce',
-});
-await night.goto(`${server.base}/bench/${run}`, { waitUntil: 'networkidle' });
-await night.screenshot({ path: join(folder, 'bench-night.png') });
-
 await browser.close();
 await server.stop();
-console.log(`${VIEWS.length + 1} pictures are in docs/screenshots.`);
+console.log(`${VIEWS.length} pictures are in docs/screenshots.`);

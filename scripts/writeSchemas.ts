@@ -1,6 +1,11 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { planJsonSchema } from '../src/formats/planJsonSchema';
+import { practiceMarkdown } from './practiceTable';
 
-/** Writes the published schemas from the ones the product checks with. */
+/** Writes what is published from what the product checks and computes with: the schemas, and the table of the model. */
 const path = new URL('../docs/schemas/plan-1.schema.json', import.meta.url);
 writeFileSync(path, `${JSON.stringify(planJsonSchema(), null, 2)}\n`);
+
+const page = new URL('../docs/model.md', import.meta.url);
+const [before, , after] = readFileSync(page, 'utf8').split(/<!-- \/?practice -->\n/);
+writeFileSync(page, `${before}<!-- practice -->\n${practiceMarkdown()}\n<!-- /practice -->\n${after}`);

@@ -43,6 +43,9 @@ function refusal(code: string, detail: string): Response {
 
 function hardened(response: Response): Response {
   const { headers } = response;
+  // A page holds the records of its moment: the way back to it must not show what was.
+  if (headers.get('content-type')?.startsWith('text/html') && !headers.has('cache-control'))
+    headers.set('cache-control', 'no-store');
   headers.set('x-content-type-options', 'nosniff');
   headers.set('x-frame-options', 'DENY');
   headers.set('referrer-policy', 'no-referrer');

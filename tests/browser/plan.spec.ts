@@ -185,7 +185,7 @@ test('a plan that a run has used gets a new version, and the old one stays reada
   await expect(page.getByText('An older version')).toBeVisible();
 });
 
-test('the bench sheet prints on one page, A4 and Letter, with twelve materials and cautions', async ({
+test('the bench sheet prints on one page, A4 and Letter, with twelve materials and cautions, and its pour plan on the next', async ({
   page,
   request,
 }) => {
@@ -197,7 +197,7 @@ test('the bench sheet prints on one page, A4 and Letter, with twelve materials a
   await page.goto(`/plans/${id}/sheet`);
   for (const format of ['A4', 'Letter']) {
     const pdf = (await page.pdf({ format })).toString('latin1');
-    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)?.length, format).toBe(1);
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)?.length, format).toBe(2);
   }
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByText('Hot base burns and sticks')).toBeVisible();

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import test, { after, before } from 'node:test';
-import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
+import { additive, BOX, base, fragrance, mold, planFile } from '../support/planFiles';
 import { type RunningServer, send, sendText, startServer, temporaryFolder } from '../support/server';
 
 const folder = temporaryFolder();
@@ -39,6 +39,25 @@ function rawRequest(
       .end(method === 'GET' ? undefined : '{}');
   });
 }
+
+test('the pour plan of a file: layers, jobs in words, and findings; a file that is none is refused by its fields', async () => {
+  const whole = planFile([{ size: '8 mm' }, { size: 'rest', when: { afterMin: 60 } }], {}, BOX);
+  const { status, body } = await send(server.base, 'POST', '/api/pour-plan', whole);
+  assert.equal(status, 200);
+  assert.equal(body.pourPlan.layers.length, 2);
+  assert.ok(body.pourPlan.runs > 0);
+  assert.match(body.pourPlan.jobs[0].said, /^Melt /);
+  assert.ok(body.findings.some(({ code }: { code: string }) => code === 'heat-weak-bond'));
+  const again = await send(server.base, 'POST', '/api/pour-plan', whole);
+  assert.deepEqual(again.body, body);
+  const [first] = whole.plan.pours;
+  const refused = await send(server.base, 'POST', '/api/pour-plan', {
+    ...whole,
+    plan: { ...whole.plan, pours: [{ ...first, when: { atC: 900 } }] },
+  });
+  assert.equal(refused.status, 422);
+  assert.match(JSON.stringify(refused.body.errors), /atC/);
+});
 
 test('a plan file goes in, comes out the same, and gives the same sheet without being stored', async () => {
   const taken = await send(server.base, 'POST', '/api/plans/import', file);

@@ -19,6 +19,7 @@ import {
 import { type PourSize, parsePourSize } from '../../src/core/plan/pourSize';
 import type { PourWay } from '../../src/core/plan/pourWay';
 import { makeSheet, type Sheet } from '../../src/core/plan/sheet';
+import type { When } from '../../src/core/pourPlan/making';
 
 const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
 const dosed = {
@@ -48,6 +49,7 @@ export function base(over: Partial<Base> = {}): Base {
     meltsC: null,
     thickensC: null,
     ceilingC: null,
+    sweatsAbove: null,
     hardensH: null,
     densityGPerMl: 1.05,
     fragranceCapOfBase: 0.03,
@@ -143,13 +145,14 @@ export function mold(over: Partial<Mold> = {}): Mold {
     sliceMm: null,
     stripMm: null,
     endTrimMm: 0,
+    taught: [],
     boughtFrom: '',
     note: '',
     ...over,
   };
 }
 
-interface FilePour {
+export interface FilePour {
   base?: Base;
   parts?: number;
   doses?: [DoseableMaterial, string, Wetting?][];
@@ -157,6 +160,7 @@ interface FilePour {
   size?: string;
   way?: PourWay;
   embeds?: Embed[];
+  when?: When;
 }
 
 /** A plan file from its pours; materials are gathered from them, and `more` is what they only name. */
@@ -189,6 +193,7 @@ export function planFile(
         doses: (pour.doses ?? []).map(([material, text, wetIn]) => dose(material.id, text, wetIn)),
         ...(pour.way ? { way: pour.way } : {}),
         ...(pour.embeds ? { embeds: pour.embeds } : {}),
+        ...(pour.when ? { when: pour.when } : {}),
       })),
       ...plan,
     },

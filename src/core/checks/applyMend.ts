@@ -1,5 +1,6 @@
 import { dose, type Plan, retyped } from '../plan/plan';
 import { scalePlan } from '../plan/scalePlan';
+import { withFreezer, withWhen } from '../plan/setMaking';
 import type { PlanEdit } from './finding';
 
 /** The plan with a finding's mend applied. Edits name doses by their place in the plan as it was checked. */
@@ -24,6 +25,10 @@ export function applyMend(plan: Plan, edits: readonly PlanEdit[]): Plan {
       ],
     })),
   };
+  const timed = edits.reduce((plan, edit) => {
+    if (edit.edit === 'set-when') return withWhen(plan, edit.pourIndex, edit);
+    return edit.edit === 'set-freezer' ? withFreezer(plan, edit.freezerMin) : plan;
+  }, mended);
   const pieces = edits.find((edit) => edit.edit === 'set-pieces')?.pieces;
-  return pieces === undefined ? mended : scalePlan(mended, pieces);
+  return pieces === undefined ? timed : scalePlan(timed, pieces);
 }

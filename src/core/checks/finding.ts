@@ -28,6 +28,14 @@ const planEditSchema = z.discriminatedUnion('edit', [
     text: z.string(),
     wetIn: wettingSchema.optional(),
   }),
+  /** A pour's moment and its heat; null leaves one to the pour plan again. */
+  z.strictObject({
+    edit: z.literal('set-when'),
+    pourIndex: z.int().nonnegative(),
+    afterMin: z.number().nullable().optional(),
+    atC: z.number().nullable().optional(),
+  }),
+  z.strictObject({ edit: z.literal('set-freezer'), freezerMin: z.number().positive().nullable() }),
   /** The whole plan in another number; fixed doses grow along. */
   z.strictObject({ edit: z.literal('set-pieces'), pieces: z.int().positive() }),
 ]);

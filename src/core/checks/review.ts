@@ -14,10 +14,13 @@ import { factsMissing } from './factsMissing';
 import { type Check, type CheckContext, type Finding, type Said, SEVERITIES } from './finding';
 import { foodColour } from './foodColour';
 import { fragranceOverCap } from './fragranceOverCap';
+import { freezerRefused } from './freezerRefused';
 import { gritTooCoarse } from './gritTooCoarse';
+import { HEAT_CHECKS } from './heat/heatReview';
 import { jugTooSmall } from './jugTooSmall';
 import { liquidsOverCap } from './liquidsOverCap';
 import { lotPastDate } from './lotPastDate';
+import { moldTooHot } from './moldTooHot';
 import { noRoomFinding, noRoomForBase } from './noRoomForBase';
 import { notForSkin } from './notForSkin';
 import { oilsOverCap } from './oilsOverCap';
@@ -42,6 +45,8 @@ const CHECKS: readonly Check[] = [
   oneJug,
   embedsFit,
   jugTooSmall,
+  moldTooHot,
+  freezerRefused,
   doseUnreadable,
   relationUnresolved,
   notForSkin,
@@ -100,7 +105,7 @@ export function hasStop(findings: readonly Finding[]): boolean {
 
 /** Puts a finding in words. */
 export function sayFinding(finding: Finding, showing: Showing): Said {
-  const check = CHECKS.find(({ code }) => code === finding.code);
+  const check = [...CHECKS, ...HEAT_CHECKS].find(({ code }) => code === finding.code);
   if (!check) throw new RangeError(`no check has the code “${finding.code}”`);
   return check.say(finding, showing);
 }

@@ -16,6 +16,10 @@ const FIRST_STEP_S = 0.02;
 /** Taken even where heat changes by more: two bodies have just touched. */
 const SHORTEST_S = 1e-3;
 const MOST_TURNS = 60;
+/** A step that has come so near is taken when its turns are used up. */
+const NEAR_K = 1e-3;
+/** Turns that go to and fro over a bend are shortened from here on, and end in the middle. */
+const [DAMPED_FROM, DAMPED_MORE_FROM] = [20, 40];
 const CLOSE_K = 1e-8;
 const GROWTH = 1.6;
 
@@ -70,10 +74,14 @@ interface Workspace {
   solidus: Float64Array;
   liquidus: Float64Array;
   hysteresis: Float64Array;
+  /** One over liquidus less solidus, 1/K. */
+  inverseRange: Float64Array;
   side: Float64Array;
   tempC: Float64Array;
   liquid: Float64Array;
   conductance: Float64Array;
+  /** Of the bottom and of the top, as it was last. */
+  surfaceC: Float64Array;
   halfConductance: Float64Array;
   lower: Float64Array;
   middle: Float64Array;
@@ -104,10 +112,15 @@ function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspa
     solidus: array((at) => slabAt(at).substance.melting?.solidusC ?? 0),
     liquidus: array((at) => slabAt(at).substance.melting?.liquidusC ?? 1),
     hysteresis: array((at) => slabAt(at).substance.melting?.hysteresisK ?? 0),
+    inverseRange: array((at) => {
+      const melting = slabAt(at).substance.melting;
+      return melting ? 1 / (melting.liquidusC - melting.solidusC) : 1;
+    }),
     side: array((at) => slabAt(at).sideWM3K * dx(at)),
     tempC: Float64Array.from(tempC),
     liquid: Float64Array.from(liquid),
     conductance: new Float64Array(count),
+    surfaceC: Float64Array.of(tempC[0] ?? 0, tempC[count - 1] ?? 0),
     halfConductance: new Float64Array(count),
     lower: new Float64Array(count),
     middle: new Float64Array(count),
@@ -118,38 +131,74 @@ function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspa
 
 /** One step; answers the largest change of heat, in kelvins. What it found is in the workspace. */
 function solveStep(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, stepS: number): number {
-  const { count, heat, latent, tempC, side, conductance, halfConductance } = work;
+  const { count, heat, latent, tempC, side, conductance } = work;
   setConductances(stack, work);
   tempC.set(stack.tempC);
+  const { lower, middle, upper, right, solidus, hysteresis, inverseRange } = work;
+  const { tempC: tempBefore, liquid: liquidBefore } = stack;
+  const perS = 1 / stepS;
+  const last = count - 1;
+  let offK = Number.POSITIVE_INFINITY;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     for (let at = 0; at < count; at++) {
       const now = tempC[at] ?? 0;
-      const before = stack.tempC[at] ?? 0;
-      const liquid = liquidAt(work, at, now);
-      const slope = (latent[at] ?? 0) * liquidSlope(work, at, now);
+      const before = tempBefore[at] ?? 0;
       const below = at > 0 ? (conductance[at - 1] ?? 0) : 0;
-      const above = at < count - 1 ? (conductance[at] ?? 0) : 0;
-      const stored =
-        ((heat[at] ?? 0) * (now - before) + (latent[at] ?? 0) * (liquid - (stack.liquid[at] ?? 0))) / stepS;
-      let out =
-        (side[at] ?? 0) * (now - roomC) +
-        below * (now - (tempC[at - 1] ?? 0)) +
-        above * (now - (tempC[at + 1] ?? 0));
-      let perK = ((heat[at] ?? 0) + slope) / stepS + (side[at] ?? 0) + below + above;
-      for (const loss of [at === 0 ? bottom : null, at === count - 1 ? top : null]) {
-        if (!loss) continue;
-        const [flux, fluxPerK] = throughEnd(loss, halfConductance[at] ?? 0, now, liquid);
-        out += flux;
-        perK += fluxPerK;
+      const above = at < last ? (conductance[at] ?? 0) : 0;
+      let gained = (heat[at] ?? 0) * (now - before);
+      let perK = heat[at] ?? 0;
+      const melts = latent[at] ?? 0;
+      if (melts > 0) {
+        // The play operator of `liquidFraction`, and its slope.
+        const was = liquidBefore[at] ?? 0;
+        const perRange = inverseRange[at] ?? 0;
+        const setting = (now - (solidus[at] ?? 0)) * perRange;
+        const melting = setting - (hysteresis[at] ?? 0) * perRange;
+        if (setting < was) {
+          gained += melts * ((setting > 0 ? setting : 0) - was);
+          if (setting > 0) perK += melts * perRange;
+        } else if (melting > was) {
+          gained += melts * ((melting < 1 ? melting : 1) - was);
+          if (melting < 1) perK += melts * perRange;
+        }
       }
-      work.lower[at] = -below;
-      work.middle[at] = perK;
-      work.upper[at] = -above;
-      work.right[at] = -(stored + out);
+      const beside = side[at] ?? 0;
+      lower[at] = -below;
+      middle[at] = perK * perS + beside + below + above;
+      upper[at] = -above;
+      right[at] = -(
+        gained * perS +
+        beside * (now - roomC) +
+        below * (now - (tempC[at - 1] ?? 0)) +
+        above * (now - (tempC[at + 1] ?? 0))
+      );
     }
-    if (solveTridiagonal(work) < CLOSE_K) return largestChangeK(stack, work);
+    if (bottom) loseThrough(bottom, work, 0);
+    if (top) loseThrough(top, work, last);
+    const share = turn < DAMPED_FROM ? 1 : turn < DAMPED_MORE_FROM ? 0.5 : 0.2;
+    offK = solveTridiagonal(work, share);
+    if (offK < CLOSE_K) return largestChangeK(stack, work);
   }
-  return Number.POSITIVE_INFINITY;
+  return offK < NEAR_K ? largestChangeK(stack, work) : Number.POSITIVE_INFINITY;
+}
+
+/** What leaves through an end, and how much more a kelvin: the surface takes the temperature at which both sides agree. */
+function loseThrough(loss: EndLoss, work: Workspace, at: number) {
+  const half = work.halfConductance[at] ?? 0;
+  const insideC = work.tempC[at] ?? 0;
+  const liquid = liquidAt(work, at, insideC);
+  let surfaceC = work.surfaceC[at === 0 ? 0 : 1] ?? insideC;
+  let slope = 0;
+  for (let turn = 0; turn < SURFACE_TURNS; turn++) {
+    const flux = loss(surfaceC, liquid);
+    slope = (loss(surfaceC + SMALL_K, liquid) - flux) / SMALL_K;
+    const off = half * (insideC - surfaceC) - flux;
+    surfaceC += off / (half + slope);
+    if (Math.abs(off) < 1e-9 * (1 + Math.abs(flux))) break;
+  }
+  work.surfaceC[at === 0 ? 0 : 1] = surfaceC;
+  work.right[at] = (work.right[at] ?? 0) - half * (insideC - surfaceC);
+  work.middle[at] = (work.middle[at] ?? 0) + (half * slope) / (half + slope);
 }
 
 function setConductances(
@@ -172,27 +221,8 @@ function setConductances(
 const SURFACE_TURNS = 20;
 const SMALL_K = 1e-4;
 
-/** What leaves through an end, and how much more a kelvin: the surface takes the temperature at which both sides agree. */
-function throughEnd(
-  loss: EndLoss,
-  half: number,
-  insideC: number,
-  liquid: number,
-): [flux: number, perK: number] {
-  let surfaceC = insideC;
-  let slope = 0;
-  for (let turn = 0; turn < SURFACE_TURNS; turn++) {
-    const flux = loss(surfaceC, liquid);
-    slope = (loss(surfaceC + SMALL_K, liquid) - flux) / SMALL_K;
-    const off = half * (insideC - surfaceC) - flux;
-    surfaceC += off / (half + slope);
-    if (Math.abs(off) < 1e-9 * (1 + Math.abs(flux))) break;
-  }
-  return [half * (insideC - surfaceC), (half * slope) / (half + slope)];
-}
-
-/** L. H. Thomas, 1949. Adds the correction to the temperatures, and answers its largest. */
-function solveTridiagonal(work: Workspace): number {
+/** L. H. Thomas, 1949. Adds a share of the correction to the temperatures, and answers the largest correction. */
+function solveTridiagonal(work: Workspace, share: number): number {
   const { count, lower, middle, upper, right, tempC } = work;
   for (let at = 1; at < count; at++) {
     const factor = (lower[at] ?? 0) / (middle[at - 1] ?? 1);
@@ -203,7 +233,7 @@ function solveTridiagonal(work: Workspace): number {
   let above = 0;
   for (let at = count - 1; at >= 0; at--) {
     above = ((right[at] ?? 0) - (upper[at] ?? 0) * above) / (middle[at] ?? 1);
-    tempC[at] = toNextBend(work, at, tempC[at] ?? 0, (tempC[at] ?? 0) + above);
+    tempC[at] = toNextBend(work, at, tempC[at] ?? 0, (tempC[at] ?? 0) + share * above);
     largest = Math.max(largest, Math.abs(above));
   }
   if (!(largest < 1e6)) throw new RangeError('the step can’t be solved');
@@ -258,20 +288,4 @@ function liquidAt(
   const setting = Math.min(1, Math.max(0, (tempC - low) / range));
   const melting = Math.min(1, Math.max(0, (tempC - (hysteresis[at] ?? 0) - low) / range));
   return Math.max(melting, Math.min(setting, liquid[at] ?? 0));
-}
-
-function liquidSlope(
-  { latent, solidus, liquidus, hysteresis, liquid }: Workspace,
-  at: number,
-  tempC: number,
-): number {
-  if (latent[at] === 0) return 0;
-  const low = solidus[at] ?? 0;
-  const range = (liquidus[at] ?? 1) - low;
-  const share = liquid[at] ?? 0;
-  const setting = (tempC - low) / range;
-  const melting = (tempC - (hysteresis[at] ?? 0) - low) / range;
-  const onSetting = setting < share && setting > 0 && setting < 1;
-  const onMelting = melting > share && melting > 0 && melting < 1;
-  return onSetting || onMelting ? 1 / range : 0;
 }

@@ -67,6 +67,24 @@ export function poured(stack: Stack, on: readonly Slab[]): Stack {
   };
 }
 
+/** The same state, to go on with apart. */
+export function copyOf(stack: Stack): Stack {
+  return { ...stack, tempC: stack.tempC.slice(), liquid: stack.liquid.slice() };
+}
+
+/** The uppermost cells, down to a depth at least; what lies below is left out. */
+export function topOf(stack: Stack, depthM: number): Stack {
+  let first = stack.tempC.length;
+  for (let depth = 0; first > 0 && depth < depthM - 1e-9; depth += stack.thicknessM[first] ?? 0) first--;
+  return {
+    ...stack,
+    thicknessM: stack.thicknessM.slice(first),
+    slab: stack.slab.slice(first),
+    tempC: stack.tempC.slice(first),
+    liquid: stack.liquid.slice(first),
+  };
+}
+
 /** Heat in the stack over a temperature, J/m². */
 export function heatJM2({ thicknessM, slab, tempC, liquid, slabs }: Stack, overC = 0): number {
   let sum = 0;

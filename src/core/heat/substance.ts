@@ -24,9 +24,17 @@ export const SOAP: Substance = {
   conductivityWMK: 0.3,
   melting: { latentJKg: 40_000, solidusC: 42, liquidusC: 53, hysteresisK: 4, liquidConductivityWMK: 0.28 },
 };
+/** Syndet sets lower and gives off less. Guesses. */
+export const SYNDET: Substance = {
+  ...SOAP,
+  melting: { latentJKg: 30_000, solidusC: 38, liquidusC: 50, hysteresisK: 4, liquidConductivityWMK: 0.28 },
+};
 /** Handbook figures, from memory. */
 export const SILICONE: Substance = solid(1150, 1300, 0.2);
 export const WOOD: Substance = solid(650, 1700, 0.16);
+export const SOFTWOOD: Substance = solid(500, 1700, 0.13);
+export const PLASTIC: Substance = solid(1200, 1300, 0.2);
+export const STEEL: Substance = solid(7900, 500, 16);
 
 function solid(densityKgM3: number, heatCapacityJKgK: number, conductivityWMK: number): Substance {
   return { densityKgM3, heatCapacityJKgK, conductivityWMK, melting: null };

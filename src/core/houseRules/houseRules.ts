@@ -1,3 +1,4 @@
+import { taughtSchema } from '../heat/taught';
 import { z } from '../zod';
 
 /** A scale of the workshop. Steps and capacity in grams, whatever unit it shows. */
@@ -16,6 +17,8 @@ export type Scale = z.infer<typeof scaleSchema>;
 export const jugSchema = z.strictObject({
   name: z.string().trim().min(1).max(60),
   holdsMl: z.number().min(20).max(100_000),
+  /** How readily it loses heat, as it was taught, the newest last. */
+  taught: z.array(taughtSchema).max(20).default([]),
 });
 
 export type Jug = z.infer<typeof jugSchema>;
@@ -45,6 +48,8 @@ export const houseRulesSchema = z.strictObject({
   headspaceFraction: z.number().min(0).max(0.6),
   /** What base can be cut to, g: a knife is not a scale. */
   cutStepG: z.number().min(0.1).max(500),
+  /** What the microwave is sold as, W. */
+  microwaveW: z.number().min(200).max(3000),
 });
 
 export type HouseRules = z.infer<typeof houseRulesSchema>;
@@ -73,4 +78,5 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   jugs: [],
   headspaceFraction: 0.25,
   cutStepG: 5,
+  microwaveW: 1000,
 };

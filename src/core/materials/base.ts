@@ -26,6 +26,8 @@ export const baseSchema = z.strictObject({
   thickensC: temperatureC,
   /** The base is spoilt when it gets hotter than this. */
   ceilingC: temperatureC,
+  /** Relative humidity of the room above which a bar draws water; a usual figure of its sweat grade until then. */
+  sweatsAbove: unknownOr(fraction).default(null),
   /** Hours after unmolding until it is fully hard. */
   hardensH: unknownOr(z.number().min(0).max(1000)),
   densityGPerMl: density,

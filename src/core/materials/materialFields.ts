@@ -324,6 +324,17 @@ export const MATERIAL_FIELDS: readonly MaterialField[] = [
     figure('°C', 20, 120),
   ),
   figureOf(
+    {
+      key: 'sweatsAbove',
+      label: 'Sweats above a humidity of',
+      unit: '%',
+      hint: 'Empty: by its sweat grade',
+      group: 'setting',
+      kinds: BASE,
+    },
+    percent(100),
+  ),
+  figureOf(
     { key: 'hardensH', label: 'Fully hard after', unit: 'h', group: 'setting', kinds: BASE },
     figure('h', 0, 1000),
   ),

@@ -1,3 +1,4 @@
+import { taughtSchema } from '../heat/taught';
 import { z } from '../zod';
 import { boxFault } from './solids/box';
 
@@ -144,6 +145,8 @@ export const moldSchema = z.strictObject({
   stripMm: z.number().min(1).max(500).nullable().default(null),
   /** What is cut off at each end first. */
   endTrimMm: z.number().min(0).max(500),
+  /** How readily it loses heat, as it was taught, the newest last. */
+  taught: z.array(taughtSchema).max(20).default([]),
   boughtFrom: z.string().max(200),
   note: z.string().max(2000),
 });

@@ -7,6 +7,18 @@ import { MEASURED_BY, MOLD_MATERIALS, type Mold, moldSchema, type Shape } from '
 import { fieldsOfShape, readMold, typedMold } from './moldText';
 import { slicesOf } from './slicing';
 
+const TAUGHT: Mold['taught'][] = [
+  [],
+  [
+    {
+      on: '2026-05-02',
+      scale: 1.1,
+      spread: 0.05,
+      from: { is: 'touch', carriedS: 400, planName: 'A plan' },
+    },
+  ],
+];
+
 const mm = fc.integer({ min: 200, max: 3000 }).map((tenths) => tenths / 10);
 const points = fc.constant<{ heightMm: number; halfWidthMm: number }[]>([
   { heightMm: 0, halfWidthMm: 20.5 },
@@ -51,6 +63,7 @@ const anyMold: fc.Arbitrary<Mold> = fc
     sliceMm: fc.option(fc.integer({ min: 1, max: 50 })),
     stripMm: fc.option(fc.integer({ min: 1, max: 50 })),
     endTrimMm: fc.integer({ min: 0, max: 20 }),
+    taught: fc.constantFrom(...TAUGHT),
     measures: fc.array(
       fc.record({
         by: fc.constantFrom(...MEASURED_BY),

@@ -84,19 +84,27 @@ const measure: FieldText<Measure> = {
 /** The measurings of a mold as text. */
 export const measuresText = listField(measure);
 
-/** The contours of a model: nobody types them. */
-export const levelsText = {
-  write: (levels: readonly unknown[]) => JSON.stringify(levels),
-  read(text: string): Result<unknown[], string> {
-    try {
-      const levels: unknown = JSON.parse(text);
-      if (Array.isArray(levels)) return ok(levels);
-    } catch {
-      // Told below: an empty field and a broken one need the same.
-    }
-    return fail('Open a model file, and make it the cavity.');
-  },
-};
+/** A list that nobody types. */
+function listAsJson(otherwise: string) {
+  return {
+    write: (list: readonly unknown[]) => JSON.stringify(list),
+    read(text: string): Result<unknown[], string> {
+      try {
+        const list: unknown = JSON.parse(text);
+        if (Array.isArray(list)) return ok(list);
+      } catch {
+        // Told below: an empty field and a broken one need the same.
+      }
+      return fail(otherwise);
+    },
+  };
+}
+
+/** The contours of a model. */
+export const levelsText = listAsJson('Open a model file, and make it the cavity.');
+
+/** How readily a mold loses heat, as it was taught. */
+export const taughtText = listAsJson('Teach it anew from the pour plan.');
 
 const SHAPE_KEY = 'shapeKind';
 const ROUND: readonly Shape['kind'][] = ['cylinder', 'frustum', 'hemisphere', 'sphere', 'half-cylinder'];
@@ -193,6 +201,7 @@ const OWN: readonly MoldField[] = [
   },
   { key: 'boughtFrom', label: 'Bought from', text: textField(200), first: '' },
   { key: 'measures', label: 'Measured before', text: measuresText, first: 'none' },
+  { key: 'taught', label: 'Taught', text: taughtText, first: '[]' },
   { key: 'note', label: 'Note', text: textField(2000), first: '' },
 ];
 

@@ -171,8 +171,8 @@ test('a ladder in grams keeps to the step of the scale, and one that cannot be s
 test('what is cut is what a knife can cut, in the smallest jug that takes it, split where none does', () => {
   const rules = {
     jugs: [
-      { name: 'Small', holdsMl: 400 },
-      { name: 'Large', holdsMl: 1000 },
+      { name: 'Small', holdsMl: 400, taught: [] },
+      { name: 'Large', holdsMl: 1000, taught: [] },
     ],
     headspaceFraction: 0.25,
     cutStepG: 5,

@@ -1,6 +1,7 @@
 import { blendFaults } from '../materials/blend';
 import { isDoseable, type Material, materialSchema } from '../materials/material';
 import { moldSchema } from '../molds/mold';
+import { makingSchema, whenSchema } from '../pourPlan/making';
 import { parseQuantity } from '../units/parseQuantity';
 import { type Quantity, quantitySchema } from '../units/quantity';
 import { z } from '../zod';
@@ -43,6 +44,8 @@ export const pourSchema = z.strictObject({
   way: pourWaySchema.optional(),
   /** What is set into it; left out when nothing is. */
   embeds: z.array(embedSchema).min(1).max(20).optional(),
+  /** Left out when its moment and its heat are left to the pour plan. */
+  when: whenSchema.optional(),
 });
 
 /** What the crafter decides. Pours are in the order they are poured; A is the first. */
@@ -57,6 +60,8 @@ export const planSchema = z.strictObject({
   jugLossFraction: z.number().min(0).max(0.5),
   pours: z.array(pourSchema).min(1).max(26),
   note: z.string().max(4000),
+  /** Where and when it is made; left out in an ordinary room, at any time. */
+  making: makingSchema.optional(),
 });
 
 export const PLAN_FILE_FORMAT = 'idle-tallow/plan';

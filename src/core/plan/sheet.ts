@@ -3,6 +3,7 @@ import { blendSchema } from '../materials/blend';
 import { hexColour } from '../materials/fields';
 import { dosedMaterialSchema } from '../materials/material';
 import { moldSchema } from '../molds/mold';
+import { makingSchema, USUAL_MAKING, whenSchema } from '../pourPlan/making';
 import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { standing } from './displaced';
@@ -100,6 +101,7 @@ export const sheetPourSchema = z.strictObject({
   embedsUnsized: z.array(z.string()),
   /** How its size was said. */
   size: pourSizeSchema,
+  when: whenSchema,
   lines: z.array(sheetLineSchema),
   unreadable: z.array(
     z.strictObject({
@@ -121,6 +123,7 @@ export const sheetSchema = z.strictObject({
   pieces: z.int().positive(),
   fillFraction: fraction,
   jugLossFraction: fraction,
+  making: makingSchema,
   pours: z.array(sheetPourSchema).min(1),
   sizeFaults: z.array(sizeFaultSchema),
   totals: z.strictObject({
@@ -193,6 +196,7 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
     pieces: plan.pieces,
     fillFraction: plan.fillFraction,
     jugLossFraction: plan.jugLossFraction,
+    making: plan.making ?? USUAL_MAKING,
     pours,
     sizeFaults: faults,
     totals: {
@@ -226,7 +230,7 @@ function makePour(
   pour: RecipePour,
   pourIndex: number,
   room: PourRoom,
-  { size, way = {} }: Pour,
+  { size, way = {}, when = {} }: Pour,
   file: PlanFile,
 ): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
   const { pieces, jugLossFraction } = file.plan;
@@ -258,6 +262,7 @@ function makePour(
     embeds: embedsOf(pour, room, pieces),
     embedsUnsized: unsizedNames(pour, file),
     size,
+    when,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
     unreadable: pour.unreadable,
   });

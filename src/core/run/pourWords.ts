@@ -23,7 +23,7 @@ export function pourWords(
     ballWords(pour, mold),
     isBeside
       ? `It goes in with ${before.letter}, just as hot.`
-      : heatWords(isBare(pours, pourIndex), rules, showing),
+      : heatWords(pour, isBare(pours, pourIndex), rules, showing),
     streamWords(pours, pourIndex),
     pour.way.goes === undefined
       ? ''
@@ -60,8 +60,11 @@ function ballWords({ fromMm, toMm }: SheetPour, { shape }: Sheet['mold']): strin
     : '';
 }
 
-function heatWords(isBareMold: boolean, rules: HouseRules, showing: Showing): string {
+function heatWords({ when }: SheetPour, isBareMold: boolean, rules: HouseRules, showing: Showing): string {
   const temperature = (tempC: number) => showTemperature(tempC, showing);
+  // The plan says so itself.
+  if (when.atC !== undefined)
+    return `${isBareMold ? 'Pour' : 'Spritz the layer below and pour'} at ${temperature(when.atC)}.`;
   if (isBareMold)
     return `Pour at ${temperature(BARE_C.from)} to ${temperature(BARE_C.to)}, thin plastic at the cool end.`;
   return rules.pourCeiling === 'touch'

@@ -3,6 +3,7 @@ import { firstSlice } from './0001_first_slice';
 import { shelf } from './0002_shelf';
 import { molds } from './0003_molds';
 import { embeds } from './0004_embeds';
+import { heat } from './0005_heat';
 
 /** In order; only ever added to. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds];
+export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds, heat];

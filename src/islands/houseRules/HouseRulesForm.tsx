@@ -21,6 +21,7 @@ interface FigureSpec {
     | 'fillFraction'
     | 'headspaceFraction'
     | 'cutStepG'
+    | 'microwaveW'
     | 'readingErrorMost'
     | 'gritBodyMm'
     | 'gritFaceMm';
@@ -53,6 +54,12 @@ const FIGURES: FigureSpec[] = [
     label: 'What base can be cut to',
     perOne: 1,
     rule: { unit: 'g', least: 0.1, most: 500 },
+  },
+  {
+    key: 'microwaveW',
+    label: 'What the microwave is sold as',
+    perOne: 1,
+    rule: { unit: 'W', least: 200, most: 3000 },
   },
   {
     key: 'readingErrorMost',

@@ -1,4 +1,5 @@
 import { type SubmitEvent, useState } from 'react';
+import { taughtWords } from '../../core/heat/teachWords';
 import type { Jug } from '../../core/houseRules/houseRules';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showVolume } from '../../core/units/showQuantity';
@@ -27,7 +28,7 @@ export function Jugs({ jugs, showing, onChange }: Props) {
     if (!holds.success) return setProblem(`Holds: ${explainFigureFault(holds.error, HOLDS)}`);
     setProblem(null);
     setTexts(NOTHING);
-    onChange([...jugs, { name, holdsMl: holds.data }]);
+    onChange([...jugs, { name, holdsMl: holds.data, taught: [] }]);
   }
   const field = (key: keyof typeof NOTHING, label: string) => (
     <label className="text-xs">
@@ -52,7 +53,10 @@ export function Jugs({ jugs, showing, onChange }: Props) {
       </p>
       <OwnThings
         things={jugs}
-        says={({ holdsMl }) => `holds ${showVolume(holdsMl, showing.locale)}`}
+        says={({ holdsMl, taught }) => {
+          const last = taught.at(-1);
+          return `holds ${showVolume(holdsMl, showing.locale)}${last ? `; ${taughtWords(last, showing)}` : ''}`;
+        }}
         onChange={onChange}
       />
       <form className="mt-2 grid grid-cols-2 items-end gap-2" aria-label="New jug" onSubmit={add}>

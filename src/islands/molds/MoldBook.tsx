@@ -1,9 +1,10 @@
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import type { Taught } from '../../core/heat/taught';
 import type { Base } from '../../core/materials/base';
 import type { Measure, Mold, NewMold, Shape } from '../../core/molds/mold';
-import { fieldsOfShape, measuresText, readMold, typedMold } from '../../core/molds/moldText';
+import { fieldsOfShape, measuresText, readMold, taughtText, typedMold } from '../../core/molds/moldText';
 import { MEASURED_NAMES } from '../../core/molds/names';
 import { isKnown, shapeCapacityMl } from '../../core/molds/shape';
 import type { RecordTexts } from '../../core/records/recordText';
@@ -14,6 +15,7 @@ import { writeFigure } from '../../core/units/writeQuantity';
 import { Section } from '../section/Section';
 import { RecordForm } from '../shared/RecordForm';
 import { RecordTextField } from '../shared/RecordTextField';
+import { TaughtList } from '../shared/TaughtList';
 import { type TextForm, textResolver } from '../shared/textForm';
 import { today } from '../shared/today';
 import { type StoredItem, useRecords } from '../shared/useRecords';
@@ -24,6 +26,9 @@ const ModelImport = lazy(() => import('./ModelImport'));
 const VolumeCurve = lazy(() => import('./VolumeCurve'));
 
 type StoredMold = StoredItem<Mold>;
+
+/** Fields that have a part of the form of their own. */
+const OF_ITS_OWN: ReadonlySet<string> = new Set(['measures', 'levels', 'taught']);
 
 /** Molds with what a cavity holds, how that was measured, and its section to scale. */
 interface Props {
@@ -130,6 +135,7 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
     form.setValue('texts.capacityMl', writeFigure(capacityMl, 2), { shouldDirty: true });
     form.setValue('texts.measuredBy', by, { shouldDirty: true });
   }
+  const taught = taughtOf(texts.taught);
   const fields = fieldsOfShape((texts.shapeKind ?? 'capacity-only') as Shape['kind']);
   return (
     <FormProvider {...form}>
@@ -144,7 +150,7 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
       >
         <div className="grid gap-3 sm:grid-cols-2">
           {fields
-            .filter(({ key }) => key !== 'measures' && key !== 'levels')
+            .filter(({ key }) => !OF_ITS_OWN.has(key))
             .map((field) => (
               <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
                 <RecordTextField
@@ -166,6 +172,19 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
           </Suspense>
         )}
         <Measures bases={bases} showing={showing} />
+        <section className="border-base-300 rounded-lg border p-3 text-sm" aria-label="Heat">
+          <h3 className="font-semibold">Heat</h3>
+          <TaughtList
+            whose="This mold"
+            taught={taught}
+            showing={showing}
+            onTakeOut={(one) =>
+              form.setValue('texts.taught', taughtText.write(taught.filter((each) => each !== one)), {
+                shouldDirty: true,
+              })
+            }
+          />
+        </section>
         <Preview texts={texts} showing={showing} onKeep={remember} />
         {was && (
           <FillsSeen
@@ -180,6 +199,11 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
       </RecordForm>
     </FormProvider>
   );
+}
+
+function taughtOf(text: string | undefined): Taught[] {
+  const read = taughtText.read(text || '[]');
+  return read.success ? (read.data as Taught[]) : [];
 }
 
 const WIDE: ReadonlySet<string> = new Set(['name', 'points', 'steps', 'note']);

@@ -1,16 +1,24 @@
-import { useCallback, useEffect, useMemo, useReducer, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useReducer, useState } from 'react';
 import { applyMend } from '../../core/checks/applyMend';
-import type { CheckContext } from '../../core/checks/finding';
+import type { CheckContext, Finding } from '../../core/checks/finding';
+import { heatFindings, withHeat } from '../../core/checks/heat/heatReview';
 import { hasStop, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import type { MadePiece } from '../../core/plan/embed';
 import { PLAN_FILE_FORMAT, PLAN_FILE_VERSION, type Plan, type PlanFile } from '../../core/plan/plan';
+import { withWhen } from '../../core/plan/setMaking';
+import type { Sheet } from '../../core/plan/sheet';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { Showing } from '../../core/units/showQuantity';
+import type { Detail } from '../pourPlan/details';
+import { PourPlanFoot } from '../pourPlan/PourPlanFoot';
+import { type PourPlanView, usePourPlan } from '../pourPlan/usePourPlan';
+import type { TaughtAnswer } from '../pourPlan/useTeacher';
 import { callApi } from '../shared/api';
+import { localNow } from '../shared/today';
 import { AnotherBase } from './AnotherBase';
 import { ChecksPanel } from './ChecksPanel';
 import { ConflictDialog } from './ConflictDialog';
@@ -22,6 +30,8 @@ import { SectionPanel } from './SectionPanel';
 import { TotalsPanel } from './TotalsPanel';
 import { TurnRound } from './TurnRound';
 import { keptDraft, useAutosave } from './useAutosave';
+
+const PourPlanDetails = lazy(() => import('../pourPlan/PourPlanDetails'));
 
 interface Props {
   stored: StoredPlan;
@@ -39,7 +49,10 @@ interface Props {
 
 /** Everything that one decision touches, in sight of it. */
 export default function PlanWorkspace(props: Props) {
-  const { stored, molds, materials, made, rules, stock, today, showing } = props;
+  const { stored, materials, made, stock, today, showing } = props;
+  // A jug or a mold may be taught here.
+  const [molds, setMolds] = useState(props.molds);
+  const [rules, setRules] = useState(props.rules);
   const [draft] = useState(() => keptDraft(stored));
   const [history, dispatch] = useReducer(planHistory, stored.plan, (plan) =>
     draft ? planHistory(startHistory(plan), { do: 'replace', plan: draft.plan }) : startHistory(plan),
@@ -65,8 +78,22 @@ export default function PlanWorkspace(props: Props) {
     [rules, materials, stock, today],
   );
   const file = useMemo(() => fileOf(plan, molds, materials, made), [plan, molds, materials, made]);
-  const { sheet, findings } = useMemo(() => reviewPlan(file, context), [file, context]);
+  const { sheet, findings: ofSheet } = useMemo(() => reviewPlan(file, context), [file, context]);
+  const pourPlan = usePourPlan(sheet, rules);
+  const findings = useFindings(ofSheet, sheet, pourPlan, rules);
+  const [detail, setDetail] = useState<Detail | null>(null);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
+
+  const wait = useCallback(
+    (index: number, afterMin: number | null) =>
+      edit(withWhen(plan, index, { afterMin }), `wait ${index}${afterMin === null ? ' left' : ''}`),
+    [edit, plan],
+  );
+  const taught = useCallback((answer: TaughtAnswer) => {
+    const { mold, rules: now } = answer;
+    if (now) setRules(now);
+    if (mold) setMolds((before) => before.map((each) => (each.id === mold.id ? mold : each)));
+  }, []);
 
   async function toTheBench() {
     setProblem(null);
@@ -146,19 +173,40 @@ export default function PlanWorkspace(props: Props) {
           aria-labelledby="doses-title"
           className="plate flex flex-col p-3 md:row-span-2 xl:row-span-1 xl:min-h-0 xl:overflow-y-auto"
         >
-          <DoseGrid
-            file={file}
-            plan={plan}
-            pourIndex={pour}
-            materials={materials}
-            sheet={sheet}
-            findings={findings}
-            rules={rules}
-            showing={showing}
-            onPour={setPourIndex}
-            onEdit={edit}
-          />
-          <FixedDosesHint plan={plan} start={stored.plan.pieces} onEdit={edit} />
+          {detail !== null && sheet && pourPlan.pourPlan && isOf(pourPlan, sheet) ? (
+            <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
+              <PourPlanDetails
+                detail={detail}
+                file={file}
+                sheet={sheet}
+                pourPlan={pourPlan.pourPlan}
+                pourIndex={pour}
+                rules={rules}
+                materials={materials}
+                showing={showing}
+                onPour={setPourIndex}
+                onEdit={edit}
+                onTaught={taught}
+                onClose={() => setDetail(null)}
+              />
+            </Suspense>
+          ) : (
+            <>
+              <DoseGrid
+                file={file}
+                plan={plan}
+                pourIndex={pour}
+                materials={materials}
+                sheet={sheet}
+                findings={findings}
+                rules={rules}
+                showing={showing}
+                onPour={setPourIndex}
+                onEdit={edit}
+              />
+              <FixedDosesHint plan={plan} start={stored.plan.pieces} onEdit={edit} />
+            </>
+          )}
         </section>
 
         <div className="flex flex-col gap-2 xl:min-h-0">
@@ -172,6 +220,16 @@ export default function PlanWorkspace(props: Props) {
           />
         </div>
       </div>
+      <PourPlanFoot
+        sheet={sheet}
+        view={pourPlan}
+        pourIndex={pour}
+        open={detail}
+        showing={showing}
+        onOpen={setDetail}
+        onPour={setPourIndex}
+        onWait={wait}
+      />
       {state.is === 'conflict' && (
         <ConflictDialog
           problem={state.problem}
@@ -188,6 +246,26 @@ export default function PlanWorkspace(props: Props) {
       )}
     </div>
   );
+}
+
+/** What the sheet tells, with what the pour plan does; the one of the plan as it was waits for the new one. */
+function useFindings(
+  ofSheet: Finding[],
+  sheet: Sheet | null,
+  view: PourPlanView,
+  rules: HouseRules,
+): Finding[] {
+  const { pourPlan, isCurrent } = view;
+  return useMemo(() => {
+    if (!sheet || !pourPlan || !isCurrent) return ofSheet;
+    return withHeat(ofSheet, heatFindings({ sheet, pourPlan, rules, now: localNow() }), pourPlan.grains);
+  }, [ofSheet, sheet, pourPlan, isCurrent, rules]);
+}
+
+/** A pour plan may be of the plan as it was a moment ago, with other pours. */
+function isOf({ pourPlan }: PourPlanView, sheet: Sheet): boolean {
+  const told = pourPlan?.layers.flatMap(({ pourIndexes }) => pourIndexes) ?? [];
+  return told.length === sheet.pours.length;
 }
 
 /** The plan with what it names; the page was given every mold and material that its plan may name. */

@@ -53,7 +53,7 @@ export function SectionPanel({ plan, mold, sheet, locale, onEdit }: Props) {
 
   return (
     <>
-      <div className="relative flex max-h-72 min-h-24 items-center justify-center" ref={drawing}>
+      <div className="relative flex max-h-72 min-h-24 shrink-0 items-center justify-center" ref={drawing}>
         {shown === 'poured' && (
           <Section
             section={section}

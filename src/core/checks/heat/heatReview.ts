@@ -1,0 +1,54 @@
+import { beginsAt, later, showClock } from '../../pourPlan/clock';
+import type { Finding } from '../finding';
+import { SEVERITIES } from '../finding';
+import { breaksThrough } from './breaksThrough';
+import { freezer } from './freezer';
+import { grainMoves } from './grainMoves';
+import type { HeatCheck, HeatContext } from './heatCheck';
+import { jugTooThick } from './jugTooThick';
+import { pointsMelt } from './pointsMelt';
+import { sweats } from './sweats';
+import { tooLate } from './tooLate';
+import { weakBond } from './weakBond';
+
+export const HEAT_CHECKS: readonly HeatCheck[] = [
+  breaksThrough,
+  weakBond,
+  jugTooThick,
+  grainMoves,
+  freezer,
+  tooLate,
+  sweats,
+  pointsMelt,
+];
+
+/** Everything the pour plan tells against the plan, gravest first. */
+export function heatFindings(context: HeatContext): Finding[] {
+  const begin = beginsAt(context.pourPlan, context.sheet.making.clock);
+  return HEAT_CHECKS.flatMap((check) => check.run(context))
+    .map((finding) => withClock(finding, begin))
+    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+}
+
+/** Dew is told by the clock where the plan has one. */
+function withClock(finding: Finding, begin: string | null): Finding {
+  const { outS, dryS } = finding.figures;
+  if (begin === null || outS === undefined || dryS === undefined) return finding;
+  return { ...finding, text: showClock(later(begin, outS + dryS), 'en-GB', begin) };
+}
+
+/**
+ * The findings of the sheet with those of the pour plan: where heat tells how far a grain moves, the sheet need not guess.
+ */
+export function withHeat(
+  findings: readonly Finding[],
+  heat: readonly Finding[],
+  grains: readonly { pourIndex: number; doseIndex: number }[],
+): Finding[] {
+  const isTold = ({ code, pourIndex, doseIndexes }: Finding) =>
+    code === 'solids-move' &&
+    grains.some((grain) => grain.pourIndex === pourIndex && doseIndexes.includes(grain.doseIndex));
+  return [...findings.filter((finding) => !isTold(finding)), ...heat].sort(
+    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  );
+}

@@ -1,0 +1,47 @@
+import type { Making } from './making';
+import type { PourPlan } from './pourPlan';
+
+const MINUTE_MS = 60_000;
+
+/** Local moments have no zone: they are counted as if in one without summer time. */
+function msOf(moment: string): number {
+  return Date.parse(`${moment}Z`);
+}
+
+/** A moment so many seconds later, to the minute. */
+export function later(moment: string, seconds: number): string {
+  return new Date(Math.round(msOf(moment) / MINUTE_MS + seconds / 60) * MINUTE_MS).toISOString().slice(0, 16);
+}
+
+/** Seconds from one moment to another. */
+export function secondsBetween(from: string, to: string): number {
+  return (msOf(to) - msOf(from)) / 1000;
+}
+
+/**
+ * When the first action is: as the plan says, or so late that everything is done by its time nine times in ten; null where
+ * the plan has no clock.
+ */
+export function beginsAt({ done }: Pick<PourPlan, 'done'>, clock: Making['clock']): string | null {
+  if (clock === null) return null;
+  // Rounded down: a minute too early is never too late.
+  return clock.at === 'start' ? clock.time : later(clock.time, -Math.ceil(done.high / 60) * 60);
+}
+
+/** A time of day, and the day where it is another one than `sinceDay`. */
+export function showClock(moment: string, locale: string, sinceDay?: string): string {
+  const isOtherDay = sinceDay !== undefined && moment.slice(0, 10) !== sinceDay.slice(0, 10);
+  return new Intl.DateTimeFormat(locale, {
+    timeZone: 'UTC',
+    hour: '2-digit',
+    minute: '2-digit',
+    ...(isOtherDay ? { weekday: 'short', day: 'numeric', month: 'short' } : {}),
+  }).format(msOf(moment));
+}
+
+/** A moment with its day. */
+export function showClockDay(moment: string, locale: string): string {
+  return new Intl.DateTimeFormat(locale, { timeZone: 'UTC', dateStyle: 'medium', timeStyle: 'short' }).format(
+    msOf(moment),
+  );
+}

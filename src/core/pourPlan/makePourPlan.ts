@@ -1,0 +1,97 @@
+import type { Sheet } from '../plan/sheet';
+import { factorsOfRuns, MIDDLE, spreadsOf } from './factors';
+import { type HeatCase, heatCaseOf } from './heatCase';
+import { idealS } from './idealMoment';
+import { jugRun } from './jugRun';
+import type { PourPlan } from './pourPlan';
+import type { PourRules } from './pourRules';
+import { type Schedule, scheduleOf } from './schedule';
+import { type RunTimes, simulate } from './simulate';
+import { type OneRun, tellPourPlan } from './tellPourPlan';
+
+/** Enough for ranges that do not change with more of them. */
+export const RUNS = 20;
+
+/** What has been found so far. */
+export interface Progress {
+  done: number;
+  of: number;
+  pourPlan: PourPlan;
+}
+
+/** The pour plan of a sheet, all at once. */
+export function makePourPlan(sheet: Sheet, rules: PourRules, runs = RUNS): PourPlan {
+  let last: PourPlan | null = null;
+  for (const { pourPlan } of pourPlanInSteps(sheet, rules, runs)) last = pourPlan;
+  if (!last) throw new RangeError('a pour plan without a step');
+  return last;
+}
+
+/**
+ * The pour plan of a sheet step by step, so that a worker can tell how far it is and stop: first with everything in the
+ * middle, then with ranges once all runs are done.
+ *
+ * The middle run chooses the moments; the others keep them, and tell how it may come out.
+ *
+ * @param sheet of a plan that has passed its schema
+ */
+export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): Generator<Progress, void> {
+  const heat = heatCaseOf(sheet, rules);
+  const schedule = scheduleOf(sheet, heat, rules);
+  const layerAtS: number[] = [];
+  layerAtS.push(schedule.placeLayer(0, 0, 0));
+  const middle = simulate(
+    heat,
+    MIDDLE,
+    (layerIndex, { earliestS, latestS }) => {
+      const before = layerAtS[layerIndex] ?? 0;
+      const wantedS = heat.layers[layerIndex + 1]?.afterS ?? idealS(earliestS, latestS ?? earliestS);
+      const atS = schedule.placeLayer(0, layerIndex + 1, before + wantedS);
+      layerAtS.push(atS);
+      return atS - before;
+    },
+    'rewarm',
+  );
+  placeRounds(schedule, heat, layerAtS, middle);
+  const told = { sheet, heat, rules, schedule, middle };
+  const first = tellPourPlan({ ...told, runs: [] });
+  yield { done: 0, of: runs, pourPlan: first };
+
+  const waits = middle.layers.slice(1).map(({ afterS }) => afterS);
+  const all: OneRun[] = [];
+  for (const factors of factorsOfRuns(spreadsFor(heat, schedule), runs)) {
+    const times = simulate(heat, factors, (layerIndex) => waits[layerIndex] ?? 0);
+    all.push({ times, jugs: schedule.pours.map((pour) => jugRun(sheet, heat, rules, pour, factors)) });
+    if (all.length < runs) yield { done: all.length, of: runs, pourPlan: first };
+  }
+  if (runs > 0) yield { done: runs, of: runs, pourPlan: tellPourPlan({ ...told, runs: all }) };
+}
+
+/** Every filling is like the first; its jugs and hands are found anew. */
+function placeRounds(schedule: Schedule, heat: HeatCase, first: readonly number[], middle: RunTimes) {
+  const times = {
+    skinS: middle.layers.map(({ skinS }) => skinS),
+    unmoldS: middle.unmoldS,
+    cutS: middle.cutS,
+  };
+  let freeS = schedule.unmold(0, first, times);
+  for (let round = 1; round < schedule.rounds; round++) {
+    const atS: number[] = [];
+    heat.layers.forEach((_, index) => {
+      const wantedS = index === 0 ? freeS : (atS[index - 1] ?? 0) + (middle.layers[index]?.afterS ?? 0);
+      atS.push(schedule.placeLayer(round, index, wantedS));
+    });
+    freeS = schedule.unmold(round, atS, times);
+  }
+  schedule.finish();
+}
+
+function spreadsFor(heat: HeatCase, { pours }: Schedule) {
+  const learnt = pours.map(({ inJug: { jug } }) => jug.taught.at(-1)?.spread ?? null);
+  return spreadsOf({
+    roomK: heat.room.spreadK,
+    humidity: heat.room.humiditySpread,
+    moldLoss: heat.moldLearnt?.spread ?? null,
+    jugLoss: learnt.every((each) => each !== null) ? Math.max(...learnt.map((each) => each ?? 0)) : null,
+  });
+}

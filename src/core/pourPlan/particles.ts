@@ -1,0 +1,77 @@
+import { thinnestThatStaysM } from '../heat/embedTips';
+import { SUSPENSION_YIELD_PA, settledM, USUAL_FLOW } from '../heat/settle';
+import { CARRIES_LIQUID } from '../heat/skin';
+import { SOAP } from '../heat/substance';
+import type { Sheet } from '../plan/sheet';
+import type { HeatLayer } from './heatCase';
+import type { Grain, Tip } from './pourPlan';
+import type { LayerTimes } from './simulate';
+
+const STAYS_MM = 1;
+const TRIED_K = 0.5;
+
+/** Where the grit and the petals of a layer end up; of those whose size and density the shelf knows. */
+export function grainsOf(sheet: Sheet, layer: HeatLayer, { moments }: Pick<LayerTimes, 'moments'>): Grain[] {
+  const cooling = moments.map(({ timeS, coreC }) => ({ timeS, tempC: coreC }));
+  return layer.pourIndexes.flatMap((pourIndex) => {
+    const pour = sheet.pours[pourIndex];
+    if (!pour) return [];
+    const flow = { ...USUAL_FLOW, yieldPa: pour.base.suspension === true ? SUSPENSION_YIELD_PA : 0 };
+    return pour.lines.flatMap(({ material, doseIndex }): Grain[] => {
+      if (material.kind !== 'additive' || material.grainMm === null || material.densityGPerMl === null)
+        return [];
+      if (material.role !== 'grit' && material.role !== 'botanical') return [];
+      const grain = { diameterM: material.grainMm / 1000, densityKgM3: material.densityGPerMl * 1000 };
+      const roomMm = layer.thicknessM * 1000;
+      const movesFrom = (fromC: number) => {
+        const since = cooling.filter(({ tempC }) => tempC <= fromC);
+        const movedMm =
+          settledM(grain, layer.substance.densityKgM3, flow, layer.substance.melting, since) * 1000;
+        return Math.max(-roomMm, Math.min(roomMm, movedMm));
+      };
+      let staysBelowC: number | null = null;
+      for (let tempC = layer.atC; tempC >= layer.tooThickC; tempC -= TRIED_K) {
+        if (Math.abs(movesFrom(tempC)) <= STAYS_MM) {
+          staysBelowC = tempC;
+          break;
+        }
+      }
+      return [
+        {
+          pourIndex,
+          doseIndex,
+          name: material.name,
+          movesMm: movesFrom(Number.POSITIVE_INFINITY),
+          staysBelowC,
+        },
+      ];
+    });
+  });
+}
+
+/** Which parts of what is set into a layer would melt. What keeps its shape in hot soap is left out. */
+export function tipsOf(sheet: Sheet, layer: HeatLayer, roomC: number): Tip[] {
+  return layer.pourIndexes.flatMap((pourIndex) =>
+    (sheet.pours[pourIndex]?.embeds ?? []).flatMap((embed): Tip[] => {
+      if (embed.kind === 'piece') return [];
+      // Pieces are of soap like the pour's own: the shelf does not know better.
+      const { melting } = SOAP;
+      const thinnestM = thinnestThatStaysM(SOAP, roomC, layer.substance, layer.atC, layer.thicknessM);
+      if (!melting || thinnestM === 0) return [];
+      return [
+        {
+          pourIndex,
+          embedIndex: embed.embedIndex,
+          name: embed.name,
+          thinnestMm: thinnestM === null ? null : thinnestM * 1000,
+          pointsStayBelowC: pointsStayC(melting),
+        },
+      ];
+    }),
+  );
+}
+
+/** A point takes the heat of the pour: it stays set where no more of it melts than still carries. */
+function pointsStayC({ solidusC, liquidusC, hysteresisK }: NonNullable<typeof SOAP.melting>): number {
+  return solidusC + hysteresisK + CARRIES_LIQUID * (liquidusC - solidusC);
+}

@@ -1,0 +1,41 @@
+import { SOAP, type Substance, SYNDET } from '../heat/substance';
+import type { Base } from '../materials/base';
+import { baseDensity } from '../materials/defaults';
+
+/** A base that sets fast does so some kelvins sooner. Our own guess. */
+const FAST_K = 2;
+/** It begins to thicken so far above where it can no longer be poured: common practice, no source, 51 and 47 °C. */
+const THICKENS_BEFORE_K = 4;
+const TOO_THICK_C = { soap: 47, 'detergent-free': 47, syndet: 44 } as const;
+
+/** What heat meets in a base: its own figures from the shelf, and typical ones for the rest. */
+export function substanceOf(base: Base): Substance & { melting: NonNullable<Substance['melting']> } {
+  const typical = base.baseKind === 'syndet' ? SYNDET : SOAP;
+  const melting = typical.melting ?? SOAP.melting;
+  if (!melting) throw new RangeError('a base that does not melt');
+  const shiftK =
+    (base.meltsC === null ? 0 : base.meltsC - melting.hysteresisK - melting.liquidusC) +
+    (base.setSpeed === 'fast' ? FAST_K : 0);
+  return {
+    ...typical,
+    densityKgM3: baseDensity(base).assumed ? typical.densityKgM3 : baseDensity(base).value * 1000,
+    melting: {
+      ...melting,
+      solidusC: melting.solidusC + shiftK,
+      liquidusC: melting.liquidusC + shiftK,
+    },
+  };
+}
+
+/** Below this a jug is too thick to pour, °C. */
+export function tooThickC({ thickensC, baseKind, setSpeed }: Base): number {
+  if (thickensC !== null) return thickensC - THICKENS_BEFORE_K;
+  return TOO_THICK_C[baseKind] + (setSpeed === 'fast' ? FAST_K : 0);
+}
+
+/** Above this humidity of the room a bar draws water. Guesses: what a low-sweat grade withstands is not published. */
+const WATER_ACTIVITY = { standard: 0.58, low: 0.72, none: 0.85, unknown: 0.58 } as const;
+
+export function waterActivityOf({ sweat, sweatsAbove }: Pick<Base, 'sweat' | 'sweatsAbove'>): number {
+  return sweatsAbove ?? WATER_ACTIVITY[sweat];
+}

@@ -1,0 +1,150 @@
+import { dewPointC } from '../../core/heat/air';
+import type { HouseRules } from '../../core/houseRules/houseRules';
+import { withFreezer, withMaking } from '../../core/plan/setMaking';
+import { localMoment, type Making, USUAL_MAKING } from '../../core/pourPlan/making';
+import { showTemperature } from '../../core/units/showQuantity';
+import { FigureField } from '../shared/FigureField';
+import { TemperatureField } from '../shared/TemperatureField';
+import { localNow } from '../shared/today';
+import type { DetailsProps } from './detailsProps';
+
+type Props = Pick<DetailsProps, 'file' | 'rules' | 'showing' | 'onEdit'>;
+
+const SPREAD = { unit: 'K', least: 0, most: 8 };
+const SPREAD_F = { unit: '°F', least: 0, most: 14 };
+const HUMIDITY = { unit: '%', least: 5, most: 98 };
+const HUMIDITY_SPREAD = { unit: '%', least: 0, most: 30 };
+const FREEZER = { unit: 'min', least: 1, most: 600 };
+const CLOCKS = { none: 'at no set time', start: 'begin at', finish: 'be done by' } as const;
+
+/** The room, the clock and the freezer of a plan. */
+export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
+  const making = plan.making ?? USUAL_MAKING;
+  const { room, clock, freezerMin } = making;
+  const isF = showing.system === 'us';
+  const edit = (change: Partial<Making>, about: string) => onEdit(withMaking(plan, change), about);
+  const setRoom = (change: Partial<Making['room']>) =>
+    edit({ room: { ...room, ...change } }, `room ${Object.keys(change).join()}`);
+  return (
+    <div className="flex flex-col gap-4">
+      <fieldset>
+        <legend className="mb-1 text-sm font-semibold">The room it is made in</legend>
+        <div className="grid max-w-md grid-cols-2 gap-2">
+          <TemperatureField
+            label="Temperature"
+            tempC={room.tempC}
+            leastC={5}
+            mostC={40}
+            system={showing.system}
+            onChange={(tempC) => setRoom({ tempC })}
+          />
+          <FigureField
+            label="give or take"
+            value={isF ? Number((room.spreadK * 1.8).toFixed(2)) : room.spreadK}
+            rule={isF ? SPREAD_F : SPREAD}
+            onChange={(spread) => setRoom({ spreadK: isF ? spread / 1.8 : spread })}
+          />
+          <FigureField
+            label="Humidity"
+            value={Number((room.humidity * 100).toFixed(2))}
+            rule={HUMIDITY}
+            onChange={(percent) => setRoom({ humidity: percent / 100 })}
+          />
+          <FigureField
+            label="give or take"
+            value={Number((room.humiditySpread * 100).toFixed(2))}
+            rule={HUMIDITY_SPREAD}
+            onChange={(percent) => setRoom({ humiditySpread: percent / 100 })}
+          />
+        </div>
+        <p className="quiet mt-1 text-xs">
+          Anything colder than {showTemperature(dewPointC(room), showing)} gathers water in this room.
+        </p>
+      </fieldset>
+
+      <fieldset>
+        <legend className="mb-1 text-sm font-semibold">When</legend>
+        <div className="flex flex-wrap items-end gap-2">
+          <label className="flex flex-col text-xs">
+            <span className="quiet">It is to</span>
+            <select
+              className="select select-sm w-40 pointer-coarse:min-h-11"
+              value={clock?.at ?? 'none'}
+              onChange={({ target: { value } }) =>
+                edit(
+                  {
+                    clock:
+                      value === 'start' || value === 'finish'
+                        ? { at: value, time: clock?.time ?? nextFullHour() }
+                        : null,
+                  },
+                  `clock ${value}`,
+                )
+              }
+            >
+              {Object.entries(CLOCKS).map(([key, words]) => (
+                <option key={key} value={key}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </label>
+          {clock && (
+            <label className="flex flex-col text-xs">
+              <span className="quiet">Day and time</span>
+              <input
+                type="datetime-local"
+                className="input input-sm w-56 pointer-coarse:min-h-11"
+                value={clock.time}
+                onChange={({ target: { value } }) => {
+                  if (localMoment.safeParse(value).success)
+                    edit({ clock: { ...clock, time: value } }, 'clock time');
+                }}
+              />
+            </label>
+          )}
+        </div>
+        {clock?.at === 'finish' && (
+          <p className="quiet mt-1 text-xs">
+            The beginning is so early that nine times in ten everything is cut and wrapped by then.
+          </p>
+        )}
+      </fieldset>
+
+      <fieldset>
+        <legend className="mb-1 text-sm font-semibold">Freezer</legend>
+        <div className="flex flex-wrap items-end gap-3">
+          <label className="flex min-h-11 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-sm"
+              checked={freezerMin !== null}
+              onChange={({ target }) => onEdit(withFreezer(plan, target.checked ? 10 : null), 'freezer')}
+            />
+            After the last skin, into the freezer
+          </label>
+          {freezerMin !== null && (
+            <FigureField
+              label="for"
+              value={freezerMin}
+              rule={FREEZER}
+              className="w-28"
+              onChange={(minutes) => onEdit(withFreezer(plan, minutes), 'freezer min')}
+            />
+          )}
+        </div>
+        <p className="quiet text-xs">{FREEZER_RULES[rules.freezer]}</p>
+      </fieldset>
+    </div>
+  );
+}
+
+const FREEZER_RULES: Record<HouseRules['freezer'], string> = {
+  brief: 'House rule: ten minutes at most, after the skin, and only for low-sweat bases.',
+  never: 'House rule: no freezer. The checks tell why.',
+  freely: 'House rule: for hours if need be, not overnight.',
+};
+
+function nextFullHour(): string {
+  return `${localNow(1).slice(0, 13)}:00`;
+}

@@ -1,0 +1,165 @@
+import { memo } from 'react';
+import type { Sheet } from '../../core/plan/sheet';
+import { beginsAt, later, showClock, showClockDay } from '../../core/pourPlan/clock';
+import { lengthWords, rangeWords } from '../../core/pourPlan/lengthWords';
+import type { Showing } from '../../core/units/showQuantity';
+import { DETAILS, type Detail } from './details';
+import { TimeStrip } from './TimeStrip';
+import type { PourPlanView } from './usePourPlan';
+
+interface Props {
+  sheet: Sheet | null;
+  view: PourPlanView;
+  pourIndex: number;
+  open: Detail | null;
+  showing: Showing;
+  onOpen(detail: Detail | null): void;
+  onPour(pourIndex: number): void;
+  onWait(pourIndex: number, afterMin: number | null): void;
+}
+
+/** The foot of the plan: when to melt, pour, wait and unmold. */
+export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
+  const { sheet, view, pourIndex, open, showing, onOpen, onPour, onWait } = props;
+  const { pourPlan, isCurrent } = view;
+  const begins = sheet && pourPlan ? beginsAt(pourPlan, sheet.making.clock) : null;
+  return (
+    <section
+      className="plate px-3 py-1.5"
+      aria-labelledby="pour-plan-title"
+      aria-busy={view.state.is === 'working'}
+    >
+      <div className="mb-1 flex flex-wrap items-center gap-x-3">
+        <h2 id="pour-plan-title" className="font-semibold">
+          Pour plan
+        </h2>
+        <p className="text-sm">
+          {sheet && pourPlan ? <Summary sheet={sheet} view={view} begins={begins} showing={showing} /> : null}
+        </p>
+        <Progress view={view} />
+        <div className="ml-auto flex flex-wrap">
+          {(Object.keys(DETAILS) as Detail[]).map((each) => (
+            <button
+              key={each}
+              type="button"
+              className={`btn btn-sm px-2 text-xs pointer-coarse:min-h-11 ${open === each ? 'btn-primary' : 'btn-ghost'}`}
+              aria-pressed={open === each}
+              onClick={() => onOpen(open === each ? null : each)}
+            >
+              {DETAILS[each]}
+            </button>
+          ))}
+        </div>
+      </div>
+      {sheet === null && <p className="quiet text-sm">None until the stop above is mended.</p>}
+      {sheet !== null && pourPlan === null && (
+        <p className="quiet flex h-28 items-center text-sm" role="status">
+          Working out when to melt, pour and wait …
+        </p>
+      )}
+      {sheet &&
+        pourPlan &&
+        pourPlan.layers.flatMap(({ pourIndexes }) => pourIndexes).length === sheet.pours.length && (
+          <div className={isCurrent ? '' : 'opacity-60'}>
+            <TimeStrip
+              sheet={sheet}
+              pourPlan={pourPlan}
+              isCurrent={isCurrent}
+              begins={begins}
+              pourIndex={pourIndex}
+              showing={showing}
+              onWait={onWait}
+              onOpen={(index) => {
+                onPour(index);
+                onOpen('curves');
+              }}
+            />
+          </div>
+        )}
+    </section>
+  );
+});
+
+function Summary({
+  sheet,
+  view,
+  begins,
+  showing,
+}: {
+  sheet: Sheet;
+  view: PourPlanView;
+  begins: string | null;
+  showing: Showing;
+}) {
+  const { pourPlan } = view;
+  if (!pourPlan) return null;
+  const { done, handsS, jobs, rounds, roundsInAll } = pourPlan;
+  const { locale } = showing;
+  const hardens = jobs.some(({ kind }) => kind === 'harden');
+  const hands = `${lengthWords(handsS, locale)} of it hands on`;
+  const more = roundsInAll > rounds ? ` The first ${rounds} of ${roundsInAll} fillings.` : '';
+  if (begins === null)
+    return (
+      <>
+        Done in <strong>{rangeWords(done, locale)}</strong>, {hands}
+        {hardens ? ', then it hardens' : ''}.{more}
+      </>
+    );
+  const { clock } = sheet.making;
+  return (
+    <>
+      {clock?.at === 'finish' ? 'Begin by ' : 'Begin '}
+      <strong>{showClockDay(begins, locale)}</strong>, done between{' '}
+      <strong>
+        {showClock(later(begins, done.low), locale, begins)} and{' '}
+        {showClock(later(begins, done.high), locale, begins)}
+      </strong>
+      , {hands}.{more}
+    </>
+  );
+}
+
+function Progress({ view: { state, cancel, again, pourPlan } }: { view: PourPlanView }) {
+  switch (state.is) {
+    case 'working':
+      return (
+        <span className="flex items-center gap-2 text-xs" role="status">
+          {pourPlan === null || state.of === 0 ? 'working …' : `ranges ${state.done} of ${state.of}`}
+          <progress
+            className="progress w-16"
+            value={state.of === 0 ? undefined : state.done}
+            max={state.of || 1}
+            aria-label="How far the pour plan is"
+          />
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs pointer-coarse:min-h-11 pointer-coarse:min-w-11"
+            onClick={cancel}
+          >
+            Stop
+          </button>
+        </span>
+      );
+    case 'stopped':
+      return (
+        <span className="flex items-center gap-2 text-xs" role="status">
+          Stopped: what is shown may be without its ranges.
+          <button type="button" className="btn btn-secondary btn-xs pointer-coarse:min-h-11" onClick={again}>
+            Go on
+          </button>
+        </span>
+      );
+    case 'fault':
+      return (
+        <span className="text-error text-sm" role="alert">
+          There is no pour plan: {state.reason}. Check the room, and the temperatures of the bases on the
+          Shelf.{' '}
+          <button type="button" className="btn btn-secondary btn-xs pointer-coarse:min-h-11" onClick={again}>
+            Try again
+          </button>
+        </span>
+      );
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,74 @@
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ResponsiveContainer,
+  Scatter,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import type { Reading } from '../../core/heat/taught';
+import type { LossScale } from '../../core/heat/teach';
+import { type Showing, showNumber } from '../../core/units/showQuantity';
+import { minutesAxis, onAxis, temperatureAxis } from './chartAxes';
+
+interface Props {
+  readings: readonly Reading[];
+  curve: LossScale['curve'];
+  showing: Showing;
+}
+
+/** What was read against what was made of it. */
+export function TaughtCurve({ readings, curve, showing }: Props) {
+  const shown = (tempC: number) => onAxis(tempC, showing);
+  const line = curve.map(({ timeS, tempC, lowC, highC }) => ({
+    min: timeS / 60,
+    fit: shown(tempC),
+    range: [shown(lowC), shown(highC)] as [number, number],
+  }));
+  const points = readings.map(({ timeS, tempC }) => ({ min: timeS / 60, read: shown(tempC) }));
+  const all = [...points.map(({ read }) => read), ...line.flatMap(({ range }) => range)];
+  const [low, high] = [Math.floor(Math.min(...all) - 1), Math.ceil(Math.max(...all) + 1)];
+  return (
+    <figure>
+      <div
+        className="h-48"
+        role="img"
+        aria-label={`${readings.length} readings over ${showNumber((readings.at(-1)?.timeS ?? 0) / 60, 0, showing.locale)} min, and the curve that fits them with its spread`}
+      >
+        <ResponsiveContainer width="100%" height="100%">
+          <ComposedChart margin={{ top: 8, right: 14, bottom: 18, left: 4 }}>
+            <CartesianGrid stroke="currentColor" strokeOpacity={0.12} />
+            <XAxis {...minutesAxis('minutes from the first reading')} domain={[0, 'dataMax']} />
+            <YAxis {...temperatureAxis(showing)} domain={[low, high]} />
+            <Area
+              data={line}
+              dataKey="range"
+              stroke="none"
+              fill="currentColor"
+              fillOpacity={0.14}
+              isAnimationActive={false}
+            />
+            <Line
+              data={line}
+              dataKey="fit"
+              stroke="currentColor"
+              strokeWidth={2}
+              dot={false}
+              isAnimationActive={false}
+            />
+            <Scatter
+              data={points}
+              dataKey="read"
+              shape="cross"
+              fill="currentColor"
+              isAnimationActive={false}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+      </div>
+      <figcaption className="text-xs">+ as read · line: the fit, with its spread</figcaption>
+    </figure>
+  );
+}

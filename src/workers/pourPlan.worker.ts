@@ -1,0 +1,51 @@
+import { keptPourPlans } from '../core/pourPlan/keptPourPlans';
+import { pourPlanInSteps } from '../core/pourPlan/makePourPlan';
+import { teach } from '../core/pourPlan/teachFrom';
+import { warmUp } from '../core/pourPlan/warmUp';
+import type { PourPlanAnswer, PourPlanRequest } from './pourPlanProtocol';
+
+/** Makes pour plans beside the page, step by step: between two steps it hears of a newer request. */
+const kept = keptPourPlans();
+let asked: string | null = null;
+
+const answer = (message: PourPlanAnswer) => postMessage(message);
+const after = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+/** Ranges are begun when the plan has kept still for so long: while one types or drags, the middle is enough. */
+const STILL_MS = 300;
+/** Often enough to be seen to go on; the page draws itself anew each time. */
+const TOLD_EVERY = 4;
+
+self.onmessage = ({ data }: MessageEvent<PourPlanRequest>) => {
+  if (data.ask === 'teach')
+    return answer({ is: 'taught', result: teach(data.sheet, data.rules, data.request) });
+  asked = data.ask === 'pour-plan' ? data.key : null;
+  if (data.ask === 'pour-plan') void work(data);
+};
+
+async function work({ key, sheet, rules }: Extract<PourPlanRequest, { ask: 'pour-plan' }>) {
+  const found = kept.find(key);
+  if (found) return answer({ is: 'whole', key, pourPlan: found });
+  try {
+    for (const { done, of, pourPlan } of pourPlanInSteps(sheet, rules)) {
+      if (asked !== key) return;
+      if (done === 0) answer({ is: 'first', key, pourPlan, of });
+      else if (done < of) {
+        if (done % TOLD_EVERY === 0) answer({ is: 'progress', key, done, of });
+      } else {
+        kept.keep(key, pourPlan);
+        answer({ is: 'whole', key, pourPlan });
+      }
+      await after(done === 0 ? STILL_MS : 0);
+    }
+  } catch (error) {
+    answer({
+      is: 'fault',
+      key,
+      reason: error instanceof RangeError ? error.message : 'it can’t be computed',
+    });
+    if (!(error instanceof RangeError)) throw error;
+  }
+}
+
+// The first run of code that is not yet compiled takes many times as long.
+warmUp();
