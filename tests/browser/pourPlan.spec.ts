@@ -3,7 +3,7 @@ import { type APIRequestContext, expect, type Page, test } from '@playwright/tes
 import type { HouseRules } from '../../src/core/houseRules/houseRules';
 import type { PlanFile } from '../../src/core/plan/plan';
 import { BOX, base, planFile } from '../support/planFiles';
-import { given, saved } from './workshop';
+import { given, saved, tooSmallForAFinger } from './workshop';
 
 let counted = 0;
 
@@ -143,14 +143,7 @@ test('a pour is dragged by a finger', async ({ browser, request }) => {
   // Everything a finger needs there is large enough.
   for (const detail of ['Curves', 'Room & time', 'What if', 'Teach it']) {
     await open(page, detail);
-    const small = await page.locator('main :is(button, input, select, textarea):visible').evaluateAll((all) =>
-      all
-        .filter((each) => !each.matches('.sr-only, [type=radio], [type=checkbox]'))
-        .map((each) => ({ box: each.getBoundingClientRect(), name: each.outerHTML.slice(0, 80) }))
-        .filter(({ box: { height, width } }) => height < 43.5 || width < 43.5)
-        .map(({ name }) => name),
-    );
-    expect(small, detail).toEqual([]);
+    expect(await tooSmallForAFinger(page), detail).toEqual([]);
   }
   await context.close();
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { doseField, given, ownFile, saved, scent } from './workshop';
+import { doseField, given, ownFile, saved, scent, tooSmallForAFinger } from './workshop';
 
 test('by touch on a tablet: new plan, a dose too high, mend, bench with the keypad, Logbook', async ({
   page,
@@ -48,24 +48,13 @@ test('by touch on a tablet: new plan, a dose too high, mend, bench with the keyp
 
 test('everything a finger needs on the plan and the bench is 44 px or more', async ({ page, request }) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
-  const smallOnes = () =>
-    page.locator('main :is(button, input, select):visible').evaluateAll((all) =>
-      all
-        .filter((each) => !(each as HTMLInputElement).matches('.sr-only, [type=radio]'))
-        .map((each) => ({
-          box: each.getBoundingClientRect(),
-          name: each.getAttribute('aria-label') ?? each.id ?? each.textContent,
-        }))
-        .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
-        .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
-    );
   await page.goto(`/plans/${id}`);
   await expect(page.getByRole('heading', { name: 'Checks' })).toBeVisible();
-  expect(await smallOnes()).toEqual([]);
+  expect(await tooSmallForAFinger(page)).toEqual([]);
   await page.getByRole('button', { name: 'To the bench' }).tap();
   await page.waitForURL(/\/bench\//);
   await expect(page.getByTestId('target')).toBeVisible();
-  expect(await smallOnes()).toEqual([]);
+  expect(await tooSmallForAFinger(page)).toEqual([]);
 });
 
 test('everything a finger needs to say how a pour is poured, in the mold book and to match a colour is 44 px or more', async ({
@@ -79,26 +68,15 @@ test('everything a finger needs to say how a pour is poured, in the mold book an
   await page.getByRole('button', { name: 'Set pieces in' }).tap();
   await page.getByText('Ombré ladder').tap();
   await expect(page.getByLabel('Palest dose')).toBeVisible();
-  const small = () =>
-    page.locator('main :is(button, input, select, summary):visible').evaluateAll((all) =>
-      all
-        .filter((each) => !each.matches('.sr-only, [type=radio], [type=checkbox]'))
-        .map((each) => ({
-          box: each.getBoundingClientRect(),
-          name: each.getAttribute('aria-label') ?? each.textContent,
-        }))
-        .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
-        .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
-    );
-  expect(await small()).toEqual([]);
+  expect(await tooSmallForAFinger(page)).toEqual([]);
   await page.goto('/molds', { waitUntil: 'networkidle' });
   await page.getByRole('button', { name: 'New mold' }).tap();
   await page.getByLabel('Shape inside').selectOption({ label: 'From a model file (STL)' });
   await expect(page.getByLabel('STL file')).toBeVisible();
-  expect(await small()).toEqual([]);
+  expect(await tooSmallForAFinger(page)).toEqual([]);
   await page.goto('/shelf?material=quay-blue', { waitUntil: 'networkidle' });
   await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
-  expect(await small()).toEqual([]);
+  expect(await tooSmallForAFinger(page)).toEqual([]);
 });
 
 test('no view is wider than the tablet, upright or lying', async ({ page, request }) => {
@@ -184,16 +162,6 @@ test('everything a finger needs on the shelf and among the house rules is 44 px 
     '/plans/buy',
   ]) {
     await page.goto(path, { waitUntil: 'networkidle' });
-    const small = await page.locator('main :is(button, input, select, summary):visible').evaluateAll((all) =>
-      all
-        .filter((each) => !each.matches('.sr-only, [type=radio], [type=checkbox]'))
-        .map((each) => ({
-          box: each.getBoundingClientRect(),
-          name: each.getAttribute('aria-label') ?? each.textContent,
-        }))
-        .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
-        .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
-    );
-    expect(small, path).toEqual([]);
+    expect(await tooSmallForAFinger(page), path).toEqual([]);
   }
 });

@@ -50,3 +50,20 @@ export function doseField(page: Page, name: string | undefined) {
 export async function saved(page: Page) {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
+
+/**
+ * What on the page a finger would miss: controls under 44 px, with their sizes. The page is asked once, in one
+ * go: what goes away between two questions (a Stop, when the work is done) would measure 0 x 0.
+ */
+export const tooSmallForAFinger = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main :is(button, input, select, textarea, summary)')]
+      .filter((each) => each.checkVisibility({ visibilityProperty: true }))
+      .filter((each) => !each.matches('.sr-only, [type=radio], [type=checkbox]'))
+      .map((each) => ({
+        box: each.getBoundingClientRect(),
+        name: each.getAttribute('aria-label') ?? (each.textContent || each.id),
+      }))
+      .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
+      .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
+  );
