@@ -8,7 +8,7 @@ import { methodOfLines } from '../tests/support/methodOfLines';
 import { BOX, planFile, sheetOf } from '../tests/support/planFiles';
 
 // Five pours of 10 mm on silicone and wood, at once, and a day of it: 212 cells.
-const PLAIN = { ...SOAP, melting: SOAP.melting && { ...SOAP.melting, hysteresisK: 0 } };
+const PLAIN = { ...SOAP, melting: { ...SOAP.melting, hysteresisK: 0 } };
 const [WIDTH, LENGTH] = [0.085, 0.109];
 const LENGTH_M = (WIDTH * LENGTH) / (2 * (WIDTH + LENGTH));
 const SIDE = 1 / (0.015 + 1 / 8 + WIDTH / 1.8) / LENGTH_M;

@@ -235,6 +235,10 @@ test('a jug is taught from twelve readings and the forecast moves; where it came
   await teach.getByRole('button', { name: 'Keep it for Small glass jug' }).click();
   await expect(teach.getByText(/Small glass jug now:/)).toBeVisible();
   await expect(teach.getByText(/12 readings of 376 g of Chalk in a room of 21 °C/)).toBeVisible();
+  // Where it came from stays to be seen: each reading, and the curve that was made of them.
+  await teach.getByText('The 12 readings').click();
+  await expect(teach.getByRole('img', { name: /^12 readings over 11 min/ })).toBeVisible();
+  await expect(teach.getByText('0:00 70.0 °C')).toBeVisible();
   await whole(page);
   await open(page, 'Curves');
   await expect(page.getByRole('region', { name: 'Curves' }).getByText(/as it was taught/)).toBeVisible();
@@ -247,7 +251,12 @@ test('a jug is taught from twelve readings and the forecast moves; where it came
   await page.goBack();
   await whole(page);
   await open(page, 'Teach it');
-  await page.getByRole('button', { name: /^Take out what was taught/ }).click();
+  const takeOut = page.getByRole('button', { name: /^Take out what was taught/ });
+  await takeOut.click();
+  await expect(teach.getByText(/nothing was taught yet/)).toBeVisible();
+  await teach.getByRole('button', { name: 'Put it back' }).click();
+  await expect(teach.getByText(/Small glass jug now:/)).toBeVisible();
+  await takeOut.click();
   await expect(teach.getByText(/nothing was taught yet/)).toBeVisible();
   await open(page, 'Curves');
   await expect.poll(cools).toBe(before);
@@ -270,11 +279,11 @@ test('a mold is taught by touch, and the mold book tells of it', async ({ page, 
   await carried.fill('6:40');
   await page.getByRole('button', { name: 'See what it says' }).click();
   await page.getByRole('button', { name: /^Keep it for Heat mold/ }).click();
-  await expect(page.getByText(/by touch, Heat .* carried after 6.7 min/)).toBeVisible();
+  await expect(page.getByText(/by touch, Heat .* carried after 6:40 min/)).toBeVisible();
   await whole(page);
   await page.goto('/molds');
   await page.getByRole('button', { name: new RegExp(file.mold.name) }).click();
-  await expect(page.getByRole('region', { name: 'Heat' })).toContainText('carried after 6.7 min');
+  await expect(page.getByRole('region', { name: 'Heat' })).toContainText('carried after 6:40 min');
 });
 
 test('the work is stopped in the middle and goes on; a plan that was worked out is not worked out again', async ({

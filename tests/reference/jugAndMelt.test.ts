@@ -118,7 +118,7 @@ test('any melt ends liquid, warm enough, and nowhere above its ceiling; twice th
 test('what can’t be melted is refused', () => {
   assert.throws(() => meltInBursts({ ...request(100), ceilingC: 60 }), RangeError);
   assert.throws(() => meltInBursts(request(0)), RangeError);
-  assert.throws(() => meltInBursts({ ...request(100), substance: { ...SOAP, melting: null } }), RangeError);
+  assert.throws(() => meltInBathS({ ...request(0) }), RangeError);
 });
 
 test('a double boiler is slower than the oven, more so the more there is', () => {

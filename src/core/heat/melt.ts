@@ -1,4 +1,4 @@
-import { type Melting, meltingFraction, type Substance } from './substance';
+import { type MeltingSubstance, meltingFraction } from './substance';
 
 /** One burst of a microwave, and what follows it. */
 export interface Burst {
@@ -20,7 +20,7 @@ export interface Melt {
 
 export interface MeltRequest {
   massG: number;
-  substance: Substance;
+  substance: MeltingSubstance;
   fromC: number;
   /** Warm enough to stir colour in. */
   toC: number;
@@ -82,17 +82,15 @@ function nextBurst(lackS: number, roomS: number, usualS: number): Pick<Burst, 'p
  */
 export function meltInBursts({ massG, substance, fromC, toC, ceilingC, powerW }: MeltRequest): Melt {
   if (!(massG > 0 && powerW > 0)) throw new RangeError('a melt needs a mass and a power');
-  const { melting } = substance;
-  if (!melting) throw new RangeError('it does not melt');
   if (!(toC < ceilingC)) throw new RangeError('the ceiling is below what it takes to melt');
   const perS = (1000 * powerW * efficiency(massG)) / massG;
-  let heats = WEIGHTS.map(() => heatAt(fromC, substance, melting));
+  let heats = WEIGHTS.map(() => heatAt(fromC, substance));
   let hottestC = fromC;
   const bursts: Burst[] = [];
-  const wanted = heatAt(toC, substance, melting);
+  const wanted = heatAt(toC, substance);
   const mean = () => heats.reduce((sum, heat) => sum + heat, 0) / BINS;
-  const mostHeat = heatAt(ceilingC - BELOW_CEILING_K, substance, melting);
-  const isMelted = () => heats.every((heat) => liquidAt(heat, substance, melting) >= MELTED);
+  const mostHeat = heatAt(ceilingC - BELOW_CEILING_K, substance);
+  const isMelted = () => heats.every((heat) => liquidAt(heat, substance) >= MELTED);
   const isWarm = () => mean() >= wanted - NEARLY_K * substance.heatCapacityJKgK;
   while (!(isMelted() && isWarm())) {
     if (bursts.length >= MOST_BURSTS) throw new RangeError('it does not melt below its ceiling');
@@ -102,8 +100,8 @@ export function meltInBursts({ massG, substance, fromC, toC, ceilingC, powerW }:
     // So little that one more burst would scorch it: melted is enough.
     if (lengthS === 0 && isMelted()) break;
     heats = heats.map((heat, bin) => heat + perS * power * lengthS * (WEIGHTS[bin] ?? 1));
-    hottestC = Math.max(hottestC, ...heats.map((heat) => tempAt(heat, substance, melting)));
-    heats = stirred(heats, substance, melting);
+    hottestC = Math.max(hottestC, ...heats.map((heat) => tempAt(heat, substance)));
+    heats = stirred(heats, substance);
     const burst: Burst = { lengthS, power, stirS: massG > 200 ? 15 : 10, restS: lengthS === 0 ? 20 : 5 };
     // A rest alone goes on with the burst before.
     const before = bursts.at(-1);
@@ -111,7 +109,7 @@ export function meltInBursts({ massG, substance, fromC, toC, ceilingC, powerW }:
     else bursts.push(burst);
   }
   const lengthS = bursts.reduce((sum, each) => sum + each.lengthS + each.stirS + each.restS, 0);
-  return { bursts, lengthS, endC: tempAt(mean(), substance, melting), hottestC };
+  return { bursts, lengthS, endC: tempAt(mean(), substance), hottestC };
 }
 
 /** Our own guess for stirred cubes in a pot over hot water: W/m²K over the wetted pot, water at 95 °C. */
@@ -125,21 +123,20 @@ export function meltInBathS({
   fromC,
   toC,
 }: Omit<MeltRequest, 'powerW' | 'ceilingC'>): number {
-  const { melting } = substance;
-  if (!melting || !(massG > 0)) throw new RangeError('it does not melt');
+  if (!(massG > 0)) throw new RangeError('a melt needs a mass');
   const volumeM3 = massG / 1000 / substance.densityKgM3;
   const radiusM = Math.cbrt(volumeM3 / Math.PI);
   const wettedM2 = 3 * Math.PI * radiusM ** 2;
-  const energyJ = (massG / 1000) * (heatAt(toC, substance, melting) - heatAt(fromC, substance, melting));
+  const energyJ = (massG / 1000) * (heatAt(toC, substance) - heatAt(fromC, substance));
   return energyJ / (BATH_WM2K * wettedM2 * (BATH_C - (fromC + toC) / 2));
 }
 
 /** J/kg over 0 °C, while it warms. */
-function heatAt(tempC: number, { heatCapacityJKgK }: Substance, melting: Melting): number {
+function heatAt(tempC: number, { heatCapacityJKgK, melting }: MeltingSubstance): number {
   return heatCapacityJKgK * tempC + melting.latentJKg * meltingFraction(melting, tempC);
 }
 
-function tempAt(heat: number, { heatCapacityJKgK }: Substance, melting: Melting): number {
+function tempAt(heat: number, { heatCapacityJKgK, melting }: MeltingSubstance): number {
   const { solidusC, liquidusC, hysteresisK, latentJKg } = melting;
   const [lowC, highC] = [solidusC + hysteresisK, liquidusC + hysteresisK];
   const low = heatCapacityJKgK * lowC;
@@ -149,15 +146,15 @@ function tempAt(heat: number, { heatCapacityJKgK }: Substance, melting: Melting)
   return lowC + ((highC - lowC) * (heat - low)) / (high - low);
 }
 
-function liquidAt(heat: number, substance: Substance, melting: Melting): number {
-  return meltingFraction(melting, tempAt(heat, substance, melting));
+function liquidAt(heat: number, substance: MeltingSubstance): number {
+  return meltingFraction(substance.melting, tempAt(heat, substance));
 }
 
 /** Each part goes towards the mean, a lump less far; what they give is what they take. */
-function stirred(heats: readonly number[], substance: Substance, melting: Melting): number[] {
+function stirred(heats: readonly number[], substance: MeltingSubstance): number[] {
   const mean = heats.reduce((sum, heat) => sum + heat, 0) / heats.length;
   const moved = heats.map((heat) => {
-    const share = liquidAt(heat, substance, melting) > LUMP_ABOVE ? STIRRED_LIQUID : STIRRED_LUMPS;
+    const share = liquidAt(heat, substance) > LUMP_ABOVE ? STIRRED_LIQUID : STIRRED_LUMPS;
     return heat + share * (mean - heat);
   });
   const off = mean - moved.reduce((sum, heat) => sum + heat, 0) / heats.length;

@@ -7,6 +7,11 @@ export interface Substance {
   melting: Melting | null;
 }
 
+/** What melts. */
+export interface MeltingSubstance extends Substance {
+  melting: Melting;
+}
+
 export interface Melting {
   latentJKg: number;
   /** All of it is set below the one and liquid above the other, while it cools. */
@@ -18,14 +23,14 @@ export interface Melting {
 }
 
 // Typical and tuned figures, from memory; each may be replaced by the shelf or by readings.
-export const SOAP: Substance = {
+export const SOAP: MeltingSubstance = {
   densityKgM3: 1080,
   heatCapacityJKgK: 2650,
   conductivityWMK: 0.3,
   melting: { latentJKg: 40_000, solidusC: 42, liquidusC: 53, hysteresisK: 4, liquidConductivityWMK: 0.28 },
 };
 /** Syndet sets lower and gives off less. Guesses. */
-export const SYNDET: Substance = {
+export const SYNDET: MeltingSubstance = {
   ...SOAP,
   melting: { latentJKg: 30_000, solidusC: 38, liquidusC: 50, hysteresisK: 4, liquidConductivityWMK: 0.28 },
 };

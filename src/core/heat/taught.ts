@@ -6,6 +6,14 @@ const readingSchema = z.strictObject({
   tempC: z.number().min(-30).max(120),
 });
 
+/** A fit against time: with one standard deviation of the loss scale to either side. */
+const fitMomentSchema = z.strictObject({
+  timeS: z.number(),
+  tempC: z.number(),
+  lowC: z.number(),
+  highC: z.number(),
+});
+
 /** What a jug or a mold was taught: how readily it loses heat against the model, and where that came from. */
 export const taughtSchema = z.strictObject({
   on: z.iso.date(),
@@ -21,6 +29,8 @@ export const taughtSchema = z.strictObject({
       /** In a jug: what it held. In a mold: how high it was poured. */
       contentG: z.number().min(1).max(100_000).nullable(),
       baseName: z.string().max(80),
+      /** The fit as it was then, s from the first reading: base and mold may have changed since. */
+      curve: z.array(fitMomentSchema).max(60).default([]),
     }),
     /** A layer carried, by touch, so long after it was poured. */
     z.strictObject({
@@ -32,4 +42,5 @@ export const taughtSchema = z.strictObject({
 });
 
 export type Taught = z.infer<typeof taughtSchema>;
+export type FitMoment = z.infer<typeof fitMomentSchema>;
 export type Reading = z.infer<typeof readingSchema>;

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../result';
-import type { Reading } from './taught';
+import type { FitMoment, Reading } from './taught';
 
 /** Why readings can't tell how readily something loses heat. */
 export type TeachFault =
@@ -19,7 +19,7 @@ export interface LossScale {
   /** What it was at first, by the fit. */
   startC: number;
   /** The fit against time, with a standard deviation of the scale to either side; s from the first reading. */
-  curve: { timeS: number; tempC: number; lowC: number; highC: number }[];
+  curve: FitMoment[];
 }
 
 const FEWEST = 4;

@@ -1,3 +1,4 @@
+import { stopwatchWords } from '../showTime';
 import { type Showing, showNumber, showPercent, showTemperature } from '../units/showQuantity';
 import type { Taught } from './taught';
 import type { TeachFault } from './teach';
@@ -26,7 +27,7 @@ export function teachFaultWords(fault: TeachFault, showing: Showing): string {
 export function taughtWords({ scale, spread, from }: Taught, showing: Showing): string {
   const figure = `${showNumber(scale, 2, showing.locale)} times the usual loss, ± ${showPercent(spread, showing.locale, 0)}`;
   if (from.is === 'touch')
-    return `${figure}; by touch, ${from.planName} carried after ${showNumber(from.carriedS / 60, 1, showing.locale)} min`;
+    return `${figure}; by touch, ${from.planName} carried after ${stopwatchWords(from.carriedS)} min`;
   const content = from.contentG === null ? '' : `${showNumber(from.contentG, 0, showing.locale)} g of `;
   return `${figure}; ${from.readings.length} readings of ${content}${from.baseName} in a room of ${showTemperature(from.roomC, showing)}`;
 }

@@ -28,6 +28,13 @@ export const baseSchema = z.strictObject({
   ceilingC: temperatureC,
   /** Relative humidity of the room above which a bar draws water; a usual figure of its sweat grade until then. */
   sweatsAbove: unknownOr(fraction).default(null),
+  /** It begins to set at this while it cools, and all of it is set so many kelvins below; typical of its kind until then. */
+  setsC: temperatureC.default(null),
+  setsOverK: unknownOr(z.number().min(3).max(30)).default(null),
+  /** What the heat model takes from it, where a data sheet tells: typical of its kind until then. */
+  latentJG: unknownOr(z.number().min(5).max(200)).default(null),
+  heatCapacityJGK: unknownOr(z.number().min(1).max(5)).default(null),
+  conductivityWMK: unknownOr(z.number().min(0.05).max(1)).default(null),
   /** Hours after unmolding until it is fully hard. */
   hardensH: unknownOr(z.number().min(0).max(1000)),
   densityGPerMl: density,

@@ -30,7 +30,7 @@ import {
 import type { Reading } from './reading';
 
 /** Where a field stands in a form. */
-export const FIELD_GROUPS = ['what', 'limits', 'measures', 'setting', 'label', 'stock'] as const;
+export const FIELD_GROUPS = ['what', 'limits', 'measures', 'setting', 'heat', 'label', 'stock'] as const;
 export type FieldGroup = (typeof FIELD_GROUPS)[number];
 
 /** One field of the shelf's records: its place in the record, and how it is written and read as text. */
@@ -337,6 +337,62 @@ export const MATERIAL_FIELDS: readonly MaterialField[] = [
   figureOf(
     { key: 'hardensH', label: 'Fully hard after', unit: 'h', group: 'setting', kinds: BASE },
     figure('h', 0, 1000),
+  ),
+
+  figureOf(
+    {
+      key: 'setsC',
+      label: 'Begins to set at',
+      unit: '°C',
+      hint: 'Cooling. Empty: 4 K below where it melts',
+      group: 'heat',
+      kinds: BASE,
+    },
+    figure('°C', 20, 120),
+  ),
+  figureOf(
+    {
+      key: 'setsOverK',
+      label: 'All set below that by',
+      unit: 'K',
+      hint: 'Empty: 11 or 12 K',
+      group: 'heat',
+      kinds: BASE,
+    },
+    figure('K', 3, 30),
+  ),
+  figureOf(
+    {
+      key: 'latentJG',
+      label: 'Heat given off in setting',
+      unit: 'J/g',
+      hint: 'Empty: 40, syndet 30',
+      group: 'heat',
+      kinds: BASE,
+    },
+    figure('J/g', 5, 200),
+  ),
+  figureOf(
+    {
+      key: 'heatCapacityJGK',
+      label: 'Specific heat',
+      unit: 'J/g·K',
+      hint: 'Empty: 2.65',
+      group: 'heat',
+      kinds: BASE,
+    },
+    figure('J/g·K', 1, 5),
+  ),
+  figureOf(
+    {
+      key: 'conductivityWMK',
+      label: 'Conductivity',
+      unit: 'W/m·K',
+      hint: 'Empty: 0.30',
+      group: 'heat',
+      kinds: BASE,
+    },
+    figure('W/m·K', 0.05, 1),
   ),
 
   {

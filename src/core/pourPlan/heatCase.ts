@@ -1,5 +1,5 @@
 import type { HeatCavity } from '../heat/cavity';
-import { PLASTIC, SILICONE, SOFTWOOD, STEEL, type Substance } from '../heat/substance';
+import { type MeltingSubstance, PLASTIC, SILICONE, SOFTWOOD, STEEL, type Substance } from '../heat/substance';
 import type { HouseRules } from '../houseRules/houseRules';
 import { ceiling } from '../materials/defaults';
 import type { Mold } from '../molds/mold';
@@ -20,7 +20,7 @@ export interface Learnt {
 export interface HeatLayer {
   pourIndexes: number[];
   letters: string;
-  substance: ReturnType<typeof substanceOf>;
+  substance: MeltingSubstance;
   thicknessM: number;
   cavity: HeatCavity;
   /** A stream, or spooned and dripped. */

@@ -1,9 +1,10 @@
 import type { Sheet } from '../plan/sheet';
+import { elapsedWords } from '../showTime';
 import type { Showing } from '../units/showQuantity';
 import { beginsAt, later, showClock } from './clock';
 import { bindsHands } from './job';
 import { jobWords } from './jobWords';
-import { elapsedWords, lengthWords } from './lengthWords';
+import { lengthWords } from './lengthWords';
 import type { PourPlan } from './pourPlan';
 
 /** A line of the pour plan as a list. */

@@ -13,12 +13,6 @@ export function lengthWords(seconds: number, locale: string): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
-/** Since the beginning, as a clock would show it: 5:08. */
-export function elapsedWords(seconds: number): string {
-  const minutes = Math.round(seconds / MINUTE_S);
-  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
-}
-
 function rounded(seconds: number): number {
   const step = seconds < 30 * MINUTE_S ? MINUTE_S : seconds < 2 * HOUR_S ? 5 * MINUTE_S : 10 * MINUTE_S;
   return Math.round(seconds / step) * step;

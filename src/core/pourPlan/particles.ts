@@ -1,7 +1,7 @@
 import { thinnestThatStaysM } from '../heat/embedTips';
 import { SUSPENSION_YIELD_PA, settledM, USUAL_FLOW } from '../heat/settle';
 import { CARRIES_LIQUID } from '../heat/skin';
-import { SOAP } from '../heat/substance';
+import { type Melting, SOAP } from '../heat/substance';
 import type { Sheet } from '../plan/sheet';
 import type { HeatLayer } from './heatCase';
 import type { Grain, Tip } from './pourPlan';
@@ -55,16 +55,15 @@ export function tipsOf(sheet: Sheet, layer: HeatLayer, roomC: number): Tip[] {
     (sheet.pours[pourIndex]?.embeds ?? []).flatMap((embed): Tip[] => {
       if (embed.kind === 'piece') return [];
       // Pieces are of soap like the pour's own: the shelf does not know better.
-      const { melting } = SOAP;
       const thinnestM = thinnestThatStaysM(SOAP, roomC, layer.substance, layer.atC, layer.thicknessM);
-      if (!melting || thinnestM === 0) return [];
+      if (thinnestM === 0) return [];
       return [
         {
           pourIndex,
           embedIndex: embed.embedIndex,
           name: embed.name,
           thinnestMm: thinnestM === null ? null : thinnestM * 1000,
-          pointsStayBelowC: pointsStayC(melting),
+          pointsStayBelowC: pointsStayC(SOAP.melting),
         },
       ];
     }),
@@ -72,6 +71,6 @@ export function tipsOf(sheet: Sheet, layer: HeatLayer, roomC: number): Tip[] {
 }
 
 /** A point takes the heat of the pour: it stays set where no more of it melts than still carries. */
-function pointsStayC({ solidusC, liquidusC, hysteresisK }: NonNullable<typeof SOAP.melting>): number {
+function pointsStayC({ solidusC, liquidusC, hysteresisK }: Melting): number {
   return solidusC + hysteresisK + CARRIES_LIQUID * (liquidusC - solidusC);
 }

@@ -9,6 +9,7 @@ import { coolS, type JugLoad, type LoadInJug, loadsOf, waitedC } from './jugLoad
 export interface PlacedPour {
   pourIndex: number;
   inJug: LoadInJug;
+  /** When it was melted; of a jug that was warmed up, when it would have been to be as warm. */
   meltedS: number;
   atS: number;
   pourS: number;
@@ -158,9 +159,12 @@ function pour(
   );
   const readyS = Math.max(desiredS, ...ready.map((each) => each.readyS));
   const stirredS = Math.max(...ready.map((each) => each.stirredS));
-  const coldestC = Math.min(...ready.map(({ inJug, meltedS }) => waitedC(inJug, readyS - meltedS)));
+  const startAfter = (warmS: number) =>
+    bench.hands.firstFreeS(Math.max(readyS - warmS, stirredS), warmS + lengthS);
+  const unwarmedS = startAfter(0);
+  const coldestC = Math.min(...ready.map(({ inJug, meltedS }) => waitedC(inJug, unwarmedS - meltedS)));
   const warmS = coldestC < atC - REWARM_BELOW_K ? REWARM_S * ready.length : 0;
-  const startS = bench.hands.firstFreeS(Math.max(readyS - warmS, stirredS), warmS + lengthS);
+  const startS = startAfter(warmS);
   const atS = startS + warmS;
   const jugName = ready.map(({ inJug }) => inJug.jug.name).join(' and ');
   for (const { isNew, stirredS: fromS, pourIndex, inJug } of ready)
@@ -199,9 +203,11 @@ function pour(
   });
   const pours = ready.map(({ inJug, meltedS, pourIndex }): PlacedPour => {
     bench.keepJug(inJug.jug, atS + lengthS + JUG_AGAIN_S);
-    bench.open.set(inJug.load.pourIndex, { inJug, meltedS, freeS: atS + lengthS });
-    const tempC = warmS > 0 ? atC : waitedC(inJug, atS - meltedS);
-    return { pourIndex, inJug, meltedS, atS, pourS: lengthS, tempC };
+    // Warmed up, it is as it was so long after it was melted, and cools on from there.
+    const since = warmS > 0 ? atS - coolS(inJug, atC) : meltedS;
+    bench.open.set(inJug.load.pourIndex, { inJug, meltedS: since, freeS: atS + lengthS });
+    const tempC = warmS > 0 ? atC : waitedC(inJug, atS - since);
+    return { pourIndex, inJug, meltedS: since, atS, pourS: lengthS, tempC };
   });
   return { atS, lengthS, pours };
 }

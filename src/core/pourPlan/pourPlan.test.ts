@@ -279,6 +279,42 @@ test('schools: ceiling, touch, the freezer, the double boiler, lying open', () =
   assert.ok((bath?.toS ?? 0) > (oven?.toS ?? 0));
 });
 
+test('a base that the shelf knows better has its own heat', () => {
+  const timesOf = (over: Parameters<typeof base>[0]) => {
+    const heat = heatCaseOf(sheetWith([{ size: '8 mm', base: base(over) }]), RULES);
+    const { layers, unmoldS } = simulate(heat, MIDDLE, () => 0);
+    return { skinS: layers[0]?.skinS ?? 0, unmoldS };
+  };
+  const usual = timesOf({});
+  // What is typical of soap changes nothing when it is written down.
+  assert.deepEqual(
+    timesOf({ setsC: 53, setsOverK: 11, latentJG: 40, heatCapacityJGK: 2.65, conductivityWMK: 0.3 }),
+    usual,
+  );
+  assert.ok(timesOf({ setsC: 55 }).skinS < usual.skinS);
+  assert.ok(timesOf({ setsC: 50 }).skinS > usual.skinS);
+  assert.ok(timesOf({ setsOverK: 6 }).skinS < usual.skinS);
+  assert.ok(timesOf({ latentJG: 55 }).unmoldS > usual.unmoldS);
+  assert.ok(timesOf({ heatCapacityJGK: 2.9 }).unmoldS > usual.unmoldS);
+  assert.ok(timesOf({ conductivityWMK: 0.4 }).unmoldS < usual.unmoldS);
+  // Where it was seen to set counts for more than where its pack says it melts.
+  assert.deepEqual(timesOf({ setsC: 53, meltsC: 62 }), usual);
+  assert.ok(timesOf({ meltsC: 62 }).skinS < usual.skinS);
+});
+
+test('a jug that was warmed up cools on from there', () => {
+  const of = (afterMin: number): FilePour => ({ size: '6 mm', way: { sameJug: true }, when: { afterMin } });
+  // Forty minutes are too long, so it is warmed up; the next pour comes as soon as it is stirred.
+  const plan = makePourPlan(sheetWith([{ size: '6 mm' }, of(40), of(1)]), JUGS, 0);
+  const rewarmed = plan.jobs.filter(({ kind }) => kind === 'rewarm').map(({ pourIndexes }) => pourIndexes);
+  assert.deepEqual(rewarmed, [[1]]);
+  const [, second, third] = plan.layers.map(({ jugs }) => jugs[0]);
+  assert.ok(second && third);
+  // As warm as it is poured, it is as far along its curve as a jug that has just cooled to that.
+  assert.ok(Math.abs(second.pouredAfterS - second.ready.middle) < 1);
+  assert.ok(Math.abs(third.pouredAfterS - second.pouredAfterS - (plan.layers[2]?.afterS ?? 0)) < 1);
+});
+
 test('a taught jug and a taught mold move the forecast, and narrow it', () => {
   const taught = (scale: number) => [
     {

@@ -13,7 +13,7 @@ import { conduct, type Fineness } from '../heat/conduct';
 import { type Dew, dewOn } from '../heat/dew';
 import { coreC, SKIN_M, skinDepthM } from '../heat/skin';
 import { copyOf, poured, type Slab, type Stack } from '../heat/stack';
-import type { Substance } from '../heat/substance';
+import type { MeltingSubstance } from '../heat/substance';
 import type { Factors } from './factors';
 import type { HeatCase, HeatLayer } from './heatCase';
 
@@ -129,7 +129,7 @@ export function surroundingsOf({ room, moldLearnt }: HeatCase, factors: Factors)
 }
 
 /** A base with its figures so far off. */
-export function substanceWith(substance: HeatLayer['substance'], factors: Factors): HeatLayer['substance'] {
+export function substanceWith(substance: MeltingSubstance, factors: Factors): MeltingSubstance {
   const { melting } = substance;
   const liquidusC = melting.liquidusC + factors.liquidusK;
   return {
@@ -147,7 +147,7 @@ export function substanceWith(substance: HeatLayer['substance'], factors: Factor
 }
 
 function slabsOf(layer: HeatLayer, factors: Factors, around: Surroundings): Slab[] {
-  const substance: Substance = substanceWith(layer.substance, factors);
+  const substance = substanceWith(layer.substance, factors);
   return layerSlabs(
     substance,
     layer.thicknessM * factors.thickness,

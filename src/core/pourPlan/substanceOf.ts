@@ -1,4 +1,4 @@
-import { SOAP, type Substance, SYNDET } from '../heat/substance';
+import { type Melting, type MeltingSubstance, SOAP, SYNDET } from '../heat/substance';
 import type { Base } from '../materials/base';
 import { baseDensity } from '../materials/defaults';
 
@@ -9,22 +9,34 @@ const THICKENS_BEFORE_K = 4;
 const TOO_THICK_C = { soap: 47, 'detergent-free': 47, syndet: 44 } as const;
 
 /** What heat meets in a base: its own figures from the shelf, and typical ones for the rest. */
-export function substanceOf(base: Base): Substance & { melting: NonNullable<Substance['melting']> } {
+export function substanceOf(base: Base): MeltingSubstance {
   const typical = base.baseKind === 'syndet' ? SYNDET : SOAP;
-  const melting = typical.melting ?? SOAP.melting;
-  if (!melting) throw new RangeError('a base that does not melt');
-  const shiftK =
-    (base.meltsC === null ? 0 : base.meltsC - melting.hysteresisK - melting.liquidusC) +
-    (base.setSpeed === 'fast' ? FAST_K : 0);
+  const { melting } = typical;
+  const liquidusC = base.setsC ?? beginsToSetC(base, melting);
   return {
-    ...typical,
     densityKgM3: baseDensity(base).assumed ? typical.densityKgM3 : baseDensity(base).value * 1000,
+    heatCapacityJKgK: kilo(base.heatCapacityJGK) ?? typical.heatCapacityJKgK,
+    conductivityWMK: base.conductivityWMK ?? typical.conductivityWMK,
     melting: {
-      ...melting,
-      solidusC: melting.solidusC + shiftK,
-      liquidusC: melting.liquidusC + shiftK,
+      latentJKg: kilo(base.latentJG) ?? melting.latentJKg,
+      solidusC: liquidusC - (base.setsOverK ?? melting.liquidusC - melting.solidusC),
+      liquidusC,
+      hysteresisK: melting.hysteresisK,
+      liquidConductivityWMK:
+        (melting.liquidConductivityWMK * (base.conductivityWMK ?? typical.conductivityWMK)) /
+        typical.conductivityWMK,
     },
   };
+}
+
+/** Where nobody has seen it set: so far below where it melts, as soap does. */
+function beginsToSetC({ meltsC, setSpeed }: Base, { liquidusC, hysteresisK }: Melting): number {
+  return (meltsC === null ? liquidusC : meltsC - hysteresisK) + (setSpeed === 'fast' ? FAST_K : 0);
+}
+
+/** A data sheet tells by the gram. */
+function kilo(perG: number | null): number | null {
+  return perG === null ? null : perG * 1000;
 }
 
 /** Below this a jug is too thick to pour, °C. */

@@ -60,10 +60,10 @@ export function showVolume(volumeMl: number, locale: string): string {
 }
 
 /** A temperature point, rounded to a whole degree. */
-export function showTemperature(tempC: number, { system, locale }: Showing): string {
+export function showTemperature(tempC: number, { system, locale }: Showing, digits = 0): string {
   return system === 'us'
-    ? `${showNumber(tempC * 1.8 + 32, 0, locale)} °F`
-    : `${showNumber(tempC, 0, locale)} °C`;
+    ? `${showNumber(tempC * 1.8 + 32, digits, locale)} °F`
+    : `${showNumber(tempC, digits, locale)} °C`;
 }
 
 /** An amount of money in a currency of ISO 4217: “€3.20”. */

@@ -11,7 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import { showNumber, showTemperature } from '../../core/units/showQuantity';
-import { minutesAxis, onAxis, temperatureAxis } from './chartAxes';
+import { minutesAxis, onAxis, temperatureAxis } from '../shared/chartAxes';
 import type { DetailsProps } from './detailsProps';
 
 type Props = Pick<DetailsProps, 'pourPlan' | 'pourIndex' | 'showing'>;

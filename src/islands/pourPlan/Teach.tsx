@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import type { Reading, Taught } from '../../core/heat/taught';
-import { teachFaultWords } from '../../core/heat/teachWords';
+import { taughtWords, teachFaultWords } from '../../core/heat/teachWords';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { showNumber, showPercent } from '../../core/units/showQuantity';
 import { READING_TIMES, type ReadingTime, readLengthS, readReadings } from '../../formats/readings';
+import { TaughtCurve } from '../shared/TaughtCurve';
 import { TaughtList } from '../shared/TaughtList';
 import { today } from '../shared/today';
 import type { DetailsProps } from './detailsProps';
-import { TaughtCurve } from './TaughtCurve';
 import { changeTaught, type Pupil, useTeacher } from './useTeacher';
 
 type Props = Pick<
@@ -43,6 +43,7 @@ export function Teach(props: Props) {
   const [carriedS, setCarriedS] = useState(0);
   const { fit, busy, failed, result, forget } = useTeacher(sheet, rules);
   const [saving, setSaving] = useState(false);
+  const [takenOut, setTakenOut] = useState<{ from: Pupil; one: Taught; place: number } | null>(null);
 
   const jug = rules.jugs.find(({ name }) => name === jugOfPour?.name);
   const pupil: Pupil | null =
@@ -93,19 +94,34 @@ export function Teach(props: Props) {
     });
   }
 
-  async function change(how: (list: Taught[]) => Taught[]) {
-    if (!pupil || saving) return;
+  async function change(whose: Pupil, how: (list: Taught[]) => Taught[]) {
+    if (saving) return false;
     setSaving(true);
-    const answer = await changeTaught(pupil, how);
+    setProblem(null);
+    const answer = await changeTaught(whose, how);
     setSaving(false);
-    if (!answer.success) return setProblem(answer.error);
-    forget();
-    setText('');
+    if (!answer.success) {
+      setProblem(answer.error);
+      return false;
+    }
     onTaught(answer.data);
+    return true;
   }
 
-  function keep() {
-    if (!result?.success) return;
+  async function takeOut(one: Taught) {
+    const place = taught.findIndex((each) => isSame(each, one));
+    if (pupil && (await change(pupil, (list) => list.filter((each) => !isSame(each, one)))))
+      setTakenOut({ from: pupil, one, place });
+  }
+
+  async function putBack() {
+    if (!takenOut) return;
+    const { from, one, place } = takenOut;
+    if (await change(from, (list) => list.toSpliced(place, 0, one))) setTakenOut(null);
+  }
+
+  async function keep() {
+    if (!result?.success || !pupil) return;
     const { scale, spread } = result.data;
     const from: Taught['from'] =
       way === 'touch'
@@ -116,8 +132,15 @@ export function Teach(props: Props) {
             roomC: read?.roomC ?? 21,
             contentG: way === 'jug' ? (read?.contentG ?? null) : null,
             baseName: base,
+            curve: result.data.curve ?? [],
           };
-    void change((list) => [...list, { on: today(), scale, spread, from }].slice(-MOST_KEPT));
+    const isKept = await change(pupil, (list) =>
+      [...list, { on: today(), scale, spread, from }].slice(-MOST_KEPT),
+    );
+    if (!isKept) return;
+    forget();
+    setText('');
+    setTakenOut(null);
   }
 
   return (
@@ -131,6 +154,7 @@ export function Teach(props: Props) {
             setWay(target.value as Way);
             forget();
             setProblem(null);
+            setTakenOut(null);
           }}
         >
           {Object.entries(WAYS).map(([key, words]) => (
@@ -155,8 +179,21 @@ export function Teach(props: Props) {
             whose={way === 'jug' ? (jug?.name ?? '') : file.mold.name}
             taught={taught}
             showing={showing}
-            onTakeOut={(one) => void change((list) => list.filter((each) => !isSame(each, one)))}
+            onTakeOut={takeOut}
           />
+          {takenOut && (
+            <p role="status" className="flex items-center gap-2">
+              Taken out: {taughtWords(takenOut.one, showing)}.
+              <button
+                type="button"
+                className="btn btn-secondary btn-sm min-h-11"
+                disabled={saving}
+                onClick={putBack}
+              >
+                Put it back
+              </button>
+            </p>
+          )}
           {way === 'touch' ? (
             <label className="flex w-56 flex-col text-xs">
               <span className="quiet">{pourPlan.layers[place]?.letters} carried after, min:s</span>

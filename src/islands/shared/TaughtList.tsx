@@ -1,7 +1,10 @@
+import { lazy, Suspense, useState } from 'react';
 import type { Taught } from '../../core/heat/taught';
 import { taughtWords } from '../../core/heat/teachWords';
-import { showDay } from '../../core/showTime';
-import type { Showing } from '../../core/units/showQuantity';
+import { showDay, stopwatchWords } from '../../core/showTime';
+import { type Showing, showTemperature } from '../../core/units/showQuantity';
+
+const TaughtCurve = lazy(async () => ({ default: (await import('./TaughtCurve')).TaughtCurve }));
 
 /** What a jug or a mold was taught, the newest first: where each figure came from, and a way to take it back. */
 export function TaughtList({
@@ -24,7 +27,7 @@ export function TaughtList({
   return (
     <ul>
       {taught.toReversed().map((one, index) => (
-        <li key={`${one.on} ${one.scale}`} className="flex items-center gap-2">
+        <li key={`${one.on} ${one.scale}`} className="flex flex-wrap items-center gap-x-2">
           <span className="flex-1">
             {index === 0 ? <strong>{whose} now: </strong> : 'Before: '}
             {taughtWords(one, showing)}, {showDay(one.on, showing.locale)}
@@ -37,8 +40,38 @@ export function TaughtList({
           >
             Take out
           </button>
+          {one.from.is === 'readings' && <Source from={one.from} showing={showing} />}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** The readings that a figure is from, as they were typed, and the curve that was made of them. */
+function Source({ from, showing }: { from: Extract<Taught['from'], { is: 'readings' }>; showing: Showing }) {
+  const [open, setOpen] = useState(false);
+  const { readings, curve } = from;
+  return (
+    <details className="w-full" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary className="flex min-h-11 cursor-pointer items-center text-xs underline">
+        The {readings.length} readings
+      </summary>
+      {open && (
+        <>
+          {curve.length > 0 && (
+            <Suspense fallback={<p className="quiet h-48">Opening …</p>}>
+              <TaughtCurve readings={readings} curve={curve} showing={showing} />
+            </Suspense>
+          )}
+          <ul className="flex flex-wrap gap-x-3 text-xs" aria-label="Readings, minutes and temperature">
+            {readings.map(({ timeS, tempC }) => (
+              <li key={timeS}>
+                {stopwatchWords(timeS)} {showTemperature(tempC, showing, 1)}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </details>
   );
 }

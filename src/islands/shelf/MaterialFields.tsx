@@ -25,6 +25,7 @@ const GROUP_NAMES: Record<FieldGroup, string> = {
   limits: 'Limits',
   measures: 'Measures',
   setting: 'Heat and setting',
+  heat: 'Figures of the heat model',
   label: 'For the label',
   stock: 'On the shelf',
 };

@@ -8,14 +8,13 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import type { Reading } from '../../core/heat/taught';
-import type { LossScale } from '../../core/heat/teach';
+import type { FitMoment, Reading } from '../../core/heat/taught';
 import { type Showing, showNumber } from '../../core/units/showQuantity';
 import { minutesAxis, onAxis, temperatureAxis } from './chartAxes';
 
 interface Props {
   readings: readonly Reading[];
-  curve: LossScale['curve'];
+  curve: readonly FitMoment[];
   showing: Showing;
 }
 
@@ -27,7 +26,8 @@ export function TaughtCurve({ readings, curve, showing }: Props) {
     fit: shown(tempC),
     range: [shown(lowC), shown(highC)] as [number, number],
   }));
-  const points = readings.map(({ timeS, tempC }) => ({ min: timeS / 60, read: shown(tempC) }));
+  const firstS = readings[0]?.timeS ?? 0;
+  const points = readings.map(({ timeS, tempC }) => ({ min: (timeS - firstS) / 60, read: shown(tempC) }));
   const all = [...points.map(({ read }) => read), ...line.flatMap(({ range }) => range)];
   const [low, high] = [Math.floor(Math.min(...all) - 1), Math.ceil(Math.max(...all) + 1)];
   return (
@@ -35,7 +35,7 @@ export function TaughtCurve({ readings, curve, showing }: Props) {
       <div
         className="h-48"
         role="img"
-        aria-label={`${readings.length} readings over ${showNumber((readings.at(-1)?.timeS ?? 0) / 60, 0, showing.locale)} min, and the curve that fits them with its spread`}
+        aria-label={`${readings.length} readings over ${showNumber(points.at(-1)?.min ?? 0, 0, showing.locale)} min, and the curve that fits them with its spread`}
       >
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart margin={{ top: 8, right: 14, bottom: 18, left: 4 }}>
