@@ -196,7 +196,7 @@ export function practiceTable(): PracticeRow[] {
   row(
     'microwave: 100 g in 30 s, 255 g in 2 min, 1 kg in more than 2 min',
     `${list(melts, 0)} s of full power at 1000 W`,
-    within([melts[0] ?? 0], 15, 60) && within([melts[1] ?? 0], 60, 240) && within([melts[2] ?? 0], 120, 600),
+    within([melts[0] ?? 0], 20, 45) && within([melts[1] ?? 0], 80, 180) && within([melts[2] ?? 0], 120, 600),
   );
   const syndet = coreMin(SMALL_BAR, 0.025, 55, 28, SYNDET);
   row(

@@ -7,7 +7,7 @@ export const jugTooSmall: Check = {
   code: 'jug-too-small',
 
   run: (sheet, { rules }) =>
-    meltsOf(sheet, rules).flatMap(({ letters, melts, eachG, contentMl, jugName }) =>
+    meltsOf(sheet, rules).flatMap(({ letters, fillings, jugName, melt: { melts, cutG, contentMl } }) =>
       melts === 1
         ? []
         : [
@@ -18,16 +18,16 @@ export const jugTooSmall: Check = {
               doseIndexes: [],
               about: jugName ?? '',
               text: letters.join(', '),
-              figures: { melts, eachG, contentMl },
+              figures: { melts, cutG, wholeMl: contentMl * melts, fillings },
               assumed: false,
               mend: null,
             },
           ],
     ),
 
-  say: ({ about, text = '', figures: { melts = 2, eachG = 0, contentMl = 0 } }, showing) => ({
-    title: `${text} takes ${melts} melts of ${showMass(eachG, showing)}`,
-    reason: `${showVolume(contentMl, showing.locale)} does not go into ${about} with its headspace. Melt and pour one after the other, or use a larger jug; doses are shared out in the same way.`,
+  say: ({ about, text = '', figures: { melts = 2, cutG = 0, wholeMl = 0, fillings = 1 } }, showing) => ({
+    title: `${text} takes ${melts} melts of ${showMass(cutG, showing)}${fillings > 1 ? ' for each filling' : ''}`,
+    reason: `${showVolume(wholeMl, showing.locale)} does not go into ${about} with its headspace. Melt and pour one after the other, or use a larger jug; doses are shared out in the same way.`,
     mendLabel: null,
   }),
 };

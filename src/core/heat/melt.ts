@@ -41,8 +41,7 @@ const LUMP_ABOVE = 0.4;
 const MELTED = 0.95;
 const MOST_BURSTS = 400;
 const POWERS = [1, 0.7, 0.5, 0.3] as const;
-const SHORTEST_BURST_S = 3;
-/** Longer bursts are told in steps of this. */
+/** A dial is set no finer, and a magnetron that goes on and off does nothing sooner. */
 const STEP_S = 5;
 const BELOW_CEILING_K = 1;
 const NEARLY_K = 1.5;
@@ -61,12 +60,11 @@ function usualBurstS(massG: number): number {
 /** As long as is usual, at the most power that does not scorch the hottest part; nothing when it has to rest first. */
 function nextBurst(lackS: number, roomS: number, usualS: number): Pick<Burst, 'power' | 'lengthS'> {
   for (const power of POWERS) {
-    const wantedS = Math.min(usualS, Math.max(SHORTEST_BURST_S, lackS / power));
+    const wantedS = Math.min(usualS, Math.max(STEP_S, lackS / power));
     const mostS = roomS / power;
     if (mostS >= wantedS || power === POWERS.at(-1)) {
-      const upS = wantedS > STEP_S ? Math.ceil(wantedS / STEP_S - 1e-9) * STEP_S : Math.ceil(wantedS);
-      const lengthS = upS <= mostS ? upS : Math.floor(mostS);
-      return { power, lengthS: lengthS < SHORTEST_BURST_S ? 0 : lengthS };
+      const upS = Math.ceil(wantedS / STEP_S - 1e-9) * STEP_S;
+      return { power, lengthS: upS <= mostS ? upS : Math.floor(mostS / STEP_S) * STEP_S };
     }
   }
   return { power: 1, lengthS: 0 };

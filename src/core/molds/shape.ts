@@ -51,9 +51,13 @@ const SEARCHED_HEIGHTS = 64;
 /** How far the section through the cavity's middle reaches at its widest, mm from the middle. */
 export function reachMm(shape: KnownShape, axis: Axis): [fromMm: number, toMm: number] {
   const solid = solidOf(shape);
+  const even = Array.from(
+    { length: SEARCHED_HEIGHTS + 1 },
+    (_, step) => (solid.depthMm * step) / SEARCHED_HEIGHTS,
+  );
   let [from, to] = [0, 0];
-  for (let step = 0; step <= SEARCHED_HEIGHTS; step++) {
-    const span = solid.spanAtMm((solid.depthMm * step) / SEARCHED_HEIGHTS, axis);
+  for (const heightMm of [...even, ...(solid.turnsMm ?? [])]) {
+    const span = solid.spanAtMm(heightMm, axis);
     from = Math.min(from, span[0]);
     to = Math.max(to, span[1]);
   }

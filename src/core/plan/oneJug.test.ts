@@ -5,10 +5,11 @@ import { BOX, base, colorant, fragrance, isClose, planFile, sheetOf } from '../.
 import { applyMend } from '../checks/applyMend';
 import { hasStop, reviewPlan, sayFinding } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
-import { meltsOf } from './melts';
+import { meltsOf, meltsWords } from './melts';
 import { type OmbreWish, ombrePlan } from './ombrePlan';
 import type { Sheet } from './sheet';
 
+const METRIC = { system: 'metric', locale: 'en' } as const;
 const DYE = colorant({
   id: 'dye',
   name: 'Test dye',
@@ -185,18 +186,31 @@ test('what is cut is what a knife can cut, in the smallest jug that takes it, sp
     baseName: 'Test base',
     needG: 300,
     cutG: 300,
-    contentMl: 300,
+    fillings: 1,
+    melt: { group: [0], melts: 1, cutG: 300, contentMl: 300, contentG: 300 },
     jugName: 'Small',
-    melts: 1,
-    eachG: 300,
     leftOverG: 0,
   });
   assert.equal(meltsOf(sheet(4), rules)[0]?.jugName, 'Large');
-  // 16 pieces are 1600 mL, and the large jug takes 750: three melts.
+  // 16 pieces are three fillings of 600, 600 and 400 mL, and the large jug takes 750: a melt for each.
   const [many] = meltsOf(sheet(16), rules);
-  assert.deepEqual([many?.jugName, many?.melts], ['Large', 3]);
-  assert.ok(isClose(many?.eachG ?? 0, 1600 / 3));
-  assert.deepEqual(meltsOf(sheet(16), { ...rules, jugs: [] })[0]?.melts, 1);
+  assert.ok(many);
+  assert.deepEqual([many.jugName, many.fillings, many.melt.melts, many.melt.cutG], ['Large', 3, 1, 600]);
+  assert.equal(many.cutG, 1600);
+  assert.equal(meltsWords(many, METRIC), 'a melt of 600.0 g for a full filling');
+  // A small jug takes 300 of the 600 mL, and at last 200 of the 400.
+  const [small] = meltsOf(sheet(16), { ...rules, jugs: rules.jugs.slice(0, 1) });
+  assert.ok(small);
+  assert.equal(meltsWords(small, METRIC), '2 melts of 300.0 g for a full filling');
+  assert.equal(small.cutG, 1600);
+  // 290 mL are too little for 600 in two melts; in three of 200 each, a knife of 30 g cuts 210.
+  const narrow = { ...rules, jugs: [{ name: 'Narrow', holdsMl: 290 / 0.75, taught: [] }], cutStepG: 30 };
+  const [three] = meltsOf(sheet(6), narrow);
+  assert.ok(three);
+  assert.deepEqual([three.melt.melts, three.melt.cutG, three.cutG], [3, 210, 630]);
+  assert.ok(isClose(three.leftOverG, 30));
+  assert.equal(meltsWords(three, METRIC), '3 melts of 210.0 g');
+  assert.deepEqual(meltsOf(sheet(6), { ...rules, jugs: [] })[0]?.melt.melts, 1);
 
   const odd = sheetOf(
     planFile([{ base: base({ densityGPerMl: 1.037 }), doses: [[fragrance(), '2 %']] }], {}, BOX),

@@ -1,10 +1,11 @@
 import type { Jug } from '../houseRules/houseRules';
+import { usableMl } from '../plan/melts';
 import type { Sheet } from '../plan/sheet';
 import { type Busy, busy } from './busy';
 import { MIDDLE } from './factors';
 import type { HeatCase } from './heatCase';
 import type { Job } from './job';
-import { anyJug, type JugLoad, type LoadInJug, type MeltRules, meltLoad, usableMl } from './jugLoads';
+import { anyJug, type JugLoad, type LoadInJug, type MeltRules, meltLoad } from './jugLoads';
 
 /** A jug that was melted, while pours go on in it. */
 export interface OpenJug {

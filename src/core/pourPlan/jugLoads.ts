@@ -3,8 +3,8 @@ import { coldJugTakesK, coolJug, coolsToS, type JugMoment, jugAtC } from '../hea
 import { type Melt, meltInBathS, meltInBursts } from '../heat/melt';
 import type { HouseRules, Jug } from '../houseRules/houseRules';
 import { ceiling } from '../materials/defaults';
-import { jugGroups } from '../plan/oneJug';
-import type { Sheet, SheetPour } from '../plan/sheet';
+import { type JugRules, meltsOfFilling } from '../plan/melts';
+import type { Sheet } from '../plan/sheet';
 import type { Factors } from './factors';
 import type { HeatCase, Learnt } from './heatCase';
 import { substanceWith, surroundingsOf } from './simulate';
@@ -25,44 +25,24 @@ export interface JugLoad {
   doses: number;
 }
 
-/** More melts of one pour than this are no plan: a check says that the jug is too small. */
-const MOST_LOADS = 24;
-
 /** The loads of one filling of the molds, pour by pour; several where the largest jug does not take it. */
 export function loadsOf(sheet: Sheet, pieces: number, rules: JugRules): JugLoad[][] {
-  const share = pieces / sheet.pieces;
   const loads: JugLoad[][] = sheet.pours.map(() => []);
-  for (const group of jugGroups(sheet.pours)) {
-    const pours = group.flatMap((index) => sheet.pours[index] ?? []);
-    const [first] = pours;
+  for (const { group, melts, cutG, contentG, contentMl } of meltsOfFilling(sheet, pieces, rules)) {
     const [head] = group;
+    const first = head === undefined ? undefined : sheet.pours[head];
     if (!first || head === undefined) continue;
-    const sum = (figure: (pour: SheetPour) => number) =>
-      pours.reduce((total, pour) => total + figure(pour), 0) * share;
-    const contentMl = sum(({ jugVolumeMl }) => jugVolumeMl);
-    const largest = Math.max(...rules.jugs.map(({ holdsMl }) => usableMl(holdsMl, rules)));
-    const count =
-      rules.jugs.length === 0 ? 1 : Math.min(MOST_LOADS, Math.max(1, Math.ceil(contentMl / largest - 1e-9)));
-    loads[head] = Array.from({ length: count }, () => ({
+    loads[head] = Array.from({ length: melts }, () => ({
       pourIndex: head,
       serves: group,
       baseName: first.base.name,
-      meltG: (Math.ceil(first.meltG / rules.cutStepG - 1e-9) * rules.cutStepG * share) / count,
-      contentG: sum(({ jugG }) => jugG) / count,
-      contentMl: contentMl / count,
+      meltG: cutG,
+      contentG,
+      contentMl,
       doses: first.lines.filter(({ addG }) => addG > 1e-6).length,
     }));
   }
   return loads;
-}
-
-export type JugRules = Pick<HouseRules, 'jugs' | 'headspaceFraction' | 'cutStepG'>;
-
-export function usableMl(
-  holdsMl: number,
-  { headspaceFraction }: Pick<HouseRules, 'headspaceFraction'>,
-): number {
-  return holdsMl * (1 - headspaceFraction);
 }
 
 /** A jug as large as a content asks for, where the workshop has told of none. */

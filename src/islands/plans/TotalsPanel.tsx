@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import { slicesOf } from '../../core/molds/slicing';
-import { type JugOfMelt, meltsOf } from '../../core/plan/melts';
+import { type JugOfMelt, meltsOf, meltsWords } from '../../core/plan/melts';
 import type { Sheet } from '../../core/plan/sheet';
 import { embedAmount } from '../../core/run/embedWords';
 import { type Showing, showMass, showVolume } from '../../core/units/showQuantity';
@@ -84,10 +84,10 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
 
 /** What is cut for one jug, and what of it is left over. */
 function Melt({ melt, isOnly, showing }: { melt: JugOfMelt; isOnly: boolean; showing: Showing }) {
-  const { letters, baseName, needG, cutG, jugName, melts, eachG, leftOverG } = melt;
+  const { letters, baseName, needG, cutG, jugName, leftOverG } = melt;
   const details = [
     jugName ?? '',
-    melts > 1 ? `${melts} melts of ${showMass(eachG, showing)}` : '',
+    meltsWords(melt, showing),
     leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over for the scrap jar` : '',
   ].filter((text) => text !== '');
   return (

@@ -45,7 +45,7 @@ function halfAt(all: Wall[]) {
 /** A profile turned round its upright axis: a stack of frustums of cones. */
 export function revolved({ points }: { points: readonly ProfilePoint[] }): Solid {
   const { walls: all, depthMm } = walls(points);
-  return roundSolid(
+  const solid = roundSolid(
     depthMm,
     halfAt(all),
     stacked(all, ({ floorHalf, lean }, rise) => {
@@ -53,6 +53,7 @@ export function revolved({ points }: { points: readonly ProfilePoint[] }): Solid
       return (Math.PI * rise * (floorHalf ** 2 + floorHalf * top + top ** 2)) / 3;
     }),
   );
+  return { ...solid, turnsMm: all.map(({ fromMm }) => fromMm) };
 }
 
 /** A profile drawn out along a length: a stack of trapezoids, mirrored at the middle. */
@@ -60,10 +61,11 @@ export function drawnOut(shape: { points: readonly ProfilePoint[]; lengthMm: num
   const { walls: all, depthMm } = walls(shape.points);
   const half = halfAt(all);
   const areaMm2 = stacked(all, ({ floorHalf, lean }, rise) => 2 * floorHalf * rise + lean * rise ** 2);
-  return outlined({
+  const solid = outlined({
     depthMm,
     volumeBelowMl: (h) => (areaMm2(h) * shape.lengthMm) / MM3_PER_ML,
     areaAtMm2: (h) => 2 * half(h) * shape.lengthMm,
     outlineAt: (h) => ({ kind: 'rectangle', lengthMm: shape.lengthMm, widthMm: 2 * half(h), cornerMm: 0 }),
   });
+  return { ...solid, turnsMm: all.map(({ fromMm }) => fromMm) };
 }

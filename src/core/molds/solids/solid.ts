@@ -7,6 +7,8 @@ import { type Axis, areaWithin, type Outline, spanOf, type Window } from './outl
 export interface Solid {
   /** Height from the floor to the brim. */
   depthMm: number;
+  /** Heights at which its width may turn back, where they are known: an even search would miss a narrow belly. */
+  turnsMm?: readonly number[];
   /** Volume below a height of 0 to the depth. */
   volumeBelowMl(heightMm: number): number;
   /** Area of the level surface at a height. */

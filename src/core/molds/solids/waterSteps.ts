@@ -53,7 +53,13 @@ export function waterSteps({ steps }: { steps: readonly WaterStep[] }): Solid {
     (heightMm) => Math.sqrt(areaMm2(heightMm) / Math.PI),
     (heightMm) => volumeMl(heightMm) * MM3_PER_ML,
   );
-  return { ...solid, areaAtMm2: areaMm2 };
+  /** Between two steps the area is a parabola. */
+  const turnsMm = secant.flatMap((rise, index) => {
+    const [from, to] = [at(slope, index), at(slope, index + 1)];
+    const t = (6 * rise - 4 * from - 2 * to) / (12 * rise - 6 * from - 6 * to);
+    return [at(h, index), ...(t > 0 && t < 1 ? [at(h, index) + t * at(width, index)] : [])];
+  });
+  return { ...solid, turnsMm, areaAtMm2: areaMm2 };
 }
 
 function slopeAt(index: number, width: number[], secant: number[]): number {
