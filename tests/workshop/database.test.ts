@@ -10,7 +10,7 @@ import { sheetSchema } from '../../src/core/plan/sheet';
 import { openDatabase } from '../../src/db/connection';
 import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
 import { MIGRATIONS } from '../../src/db/migrations/all';
-import { BOX, base, fragrance, planFile, sheetOf } from '../support/planFiles';
+import { BOX, base, fragrance, pieces, planFile, scrap, sheetOf } from '../support/planFiles';
 
 const folder = mkdtempSync(join(tmpdir(), 'tallow-db-'));
 after(() => rmSync(folder, { recursive: true }));
@@ -167,13 +167,15 @@ test('records of the fourth step come up with nothing taught, and sheets that ar
   const path = join(folder, 'fourth-step.sqlite');
   const db = new Database(path);
   migrate(db, MIGRATIONS.slice(0, 4));
-  const sheet = sheetOf(planFile([{ doses: [[fragrance(), '2 %']] }, {}], {}, BOX));
+  const set = pieces('scrap-1', { size: { by: 'mass', massG: 3 } });
+  const sheet = sheetOf(planFile([{ doses: [[fragrance(), '2 %']], embeds: [set] }, {}], {}, BOX, [scrap()]));
   const oldSheet = {
     ...without(sheet, 'making'),
     mold: without(sheet.mold, 'taught'),
     pours: sheet.pours.map((pour) => ({
       ...without(pour, 'when'),
       base: without(pour.base, ...HEAT_OF_BASE),
+      embeds: pour.embeds.map((embed) => without(embed, 'ofBase')),
     })),
   };
   const rules = { ...USUAL_HOUSE_RULES, jugs: [{ name: 'Old jug', holdsMl: 600, taught: [] }] };

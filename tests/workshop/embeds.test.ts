@@ -75,6 +75,7 @@ test('plans that are set into one another have no size, and nothing runs round i
 test('a plan that comes alone brings its pieces as bought ones, to the same sheet; at home it keeps its plan', () => {
   const { workshop, boat, bar } = harbour();
   const file = JSON.parse(JSON.stringify(planFileOf(workshop, bar.plan, bar.id))) as PlanFile;
+  assert.equal(file.made?.[0]?.ofBase?.name, 'Test base');
   const other = emptyWorkshop();
   const taken = importPlan(other, file);
   assert.deepEqual(

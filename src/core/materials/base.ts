@@ -46,3 +46,26 @@ export const baseSchema = z.strictObject({
 });
 
 export type Base = z.infer<typeof baseSchema>;
+
+/** What heat asks of a base: of a piece that is set into another, no more of it is kept. */
+export const heatOfBaseSchema = baseSchema.pick({
+  name: true,
+  baseKind: true,
+  setSpeed: true,
+  standsHeat: true,
+  meltsC: true,
+  setsC: true,
+  setsOverK: true,
+  latentJG: true,
+  heatCapacityJGK: true,
+  conductivityWMK: true,
+  densityGPerMl: true,
+});
+
+export type HeatOfBase = z.infer<typeof heatOfBaseSchema>;
+
+export function heatOfBase(base: Base): HeatOfBase {
+  return Object.fromEntries(
+    Object.keys(heatOfBaseSchema.shape).map((key) => [key, base[key as keyof HeatOfBase]]),
+  ) as HeatOfBase;
+}

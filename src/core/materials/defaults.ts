@@ -47,7 +47,7 @@ function figure(own: number | null, standIn: number): Figure {
   return own === null ? { value: standIn, assumed: true } : { value: own, assumed: false };
 }
 
-export function baseDensity(base: Base): Figure {
+export function baseDensity(base: Pick<Base, 'densityGPerMl'>): Figure {
   return figure(base.densityGPerMl, DEFAULT_BASE_DENSITY_G_PER_ML);
 }
 

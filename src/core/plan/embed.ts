@@ -1,3 +1,4 @@
+import { type HeatOfBase, heatOfBaseSchema } from '../materials/base';
 import { DEFAULT_BASE_DENSITY_G_PER_ML } from '../materials/defaults';
 import { hexColour } from '../materials/fields';
 import type { Material } from '../materials/material';
@@ -48,6 +49,8 @@ export const madePieceSchema = z.strictObject({
   heightMm: z.number().positive().nullable(),
   /** What it looks like, all in all. */
   colour: hexColour.nullable(),
+  /** The base that most of it is of; null while its plan has no sheet. */
+  ofBase: heatOfBaseSchema.nullable().default(null),
 });
 
 export type MadePiece = z.infer<typeof madePieceSchema>;
@@ -65,6 +68,8 @@ export interface EmbedPiece {
   widthMm: number | null;
   isBall: boolean;
   colour: string | null;
+  /** What it is of; null where nobody knows. */
+  ofBase: HeatOfBase | null;
   /** Its density is a stand-in. */
   assumed: boolean;
 }
@@ -94,6 +99,7 @@ export function embedPiece(
     widthMm: size.by === 'box' ? size.lengthMm : size.by === 'ball' ? size.diameterMm : null,
     isBall: size.by === 'ball',
     colour: named.colour,
+    ofBase: named.ofBase,
     assumed,
   };
 }
@@ -119,6 +125,7 @@ function sourceOf(
       ...bulk(piece),
       heightMm: piece.heightMm,
       colour: piece.colour,
+      ofBase: piece.ofBase,
     };
   }
   const material = materials.get(from.materialId);
@@ -132,6 +139,7 @@ function sourceOf(
       size: null,
       heightMm: null,
       colour: material.colour,
+      ofBase: null,
       assumed: density === null,
     };
   }
@@ -143,6 +151,7 @@ function sourceOf(
     ...bulk(material),
     heightMm: material.heightMm,
     colour: null,
+    ofBase: null,
   };
 }
 

@@ -1,4 +1,5 @@
 import { pourTint } from '../colour/pourTint';
+import { heatOfBase } from '../materials/base';
 import { slicesOf } from '../molds/slicing';
 import type { MadePiece } from './embed';
 import type { Sheet } from './sheet';
@@ -9,7 +10,7 @@ import type { Sheet } from './sheet';
  */
 export function madePieceOf(planId: string, name: string, sheet: Sheet | null): MadePiece {
   if (!sheet || !(sheet.totals.pieceG > 0) || sheet.pours.some((pour) => pour.embedsUnsized.length > 0))
-    return { planId, name, pieceG: null, pieceMl: null, heightMm: null, colour: null };
+    return { planId, name, pieceG: null, pieceMl: null, heightMm: null, colour: null, ofBase: null };
   const { pours, pieces, totals, mold } = sheet;
   const kept = pours.filter(({ way }) => !way.trimmed);
   const wholeMl = kept.reduce((sum, { intoMoldMl, displacedMl }) => sum + intoMoldMl + displacedMl, 0);
@@ -25,5 +26,6 @@ export function madePieceOf(planId: string, name: string, sheet: Sheet | null): 
     pieceMl: (wholeMl / pieces) * share,
     heightMm: isSliced || from === null || to === null || to <= from ? null : to - from,
     colour: most ? pourTint(most).hex : null,
+    ofBase: most ? heatOfBase(most.base) : null,
   };
 }

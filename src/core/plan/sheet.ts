@@ -1,4 +1,4 @@
-import { baseSchema } from '../materials/base';
+import { baseSchema, heatOfBaseSchema } from '../materials/base';
 import { blendSchema } from '../materials/blend';
 import { hexColour } from '../materials/fields';
 import { dosedMaterialSchema } from '../materials/material';
@@ -69,6 +69,8 @@ export const sheetEmbedSchema = z.strictObject({
   widthMm: z.number().positive().nullable(),
   isBall: z.boolean(),
   colour: hexColour.nullable(),
+  /** What it is of; null where nobody knows. */
+  ofBase: heatOfBaseSchema.nullable().default(null),
   /** Where it stands over the floor of the cavity; null where its height or the shape is not known. */
   bottomMm: z.number().nullable(),
   topMm: z.number().nullable(),
@@ -314,6 +316,7 @@ function embedsOf({ embeds }: RecipePour, room: PourRoom, pieces: number): Sheet
         ofRoom: isFilling ? embed.ofRoom : null,
         widthMm: piece.widthMm,
         isBall: piece.isBall,
+        ofBase: piece.ofBase,
         colour: piece.colour,
         bottomMm: stands?.bottomMm ?? null,
         topMm: stands?.topMm ?? null,

@@ -6,6 +6,7 @@ import type { Sheet } from '../plan/sheet';
 import type { HeatLayer } from './heatCase';
 import type { Grain, Tip } from './pourPlan';
 import type { LayerTimes } from './simulate';
+import { substanceOf } from './substanceOf';
 
 const STAYS_MM = 1;
 const TRIED_K = 0.5;
@@ -53,9 +54,10 @@ export function grainsOf(sheet: Sheet, layer: HeatLayer, { moments }: Pick<Layer
 export function tipsOf(sheet: Sheet, layer: HeatLayer, roomC: number): Tip[] {
   return layer.pourIndexes.flatMap((pourIndex) =>
     (sheet.pours[pourIndex]?.embeds ?? []).flatMap((embed): Tip[] => {
-      if (embed.kind === 'piece') return [];
-      // Pieces are of soap like the pour's own: the shelf does not know better.
-      const thinnestM = thinnestThatStaysM(SOAP, roomC, layer.substance, layer.atC, layer.thicknessM);
+      if (embed.kind === 'piece' || embed.ofBase?.standsHeat) return [];
+      // Of what is in the scrap jar nobody knows the base: usual soap.
+      const soap = embed.ofBase ? substanceOf(embed.ofBase) : SOAP;
+      const thinnestM = thinnestThatStaysM(soap, roomC, layer.substance, layer.atC, layer.thicknessM);
       if (thinnestM === 0) return [];
       return [
         {
@@ -63,7 +65,8 @@ export function tipsOf(sheet: Sheet, layer: HeatLayer, roomC: number): Tip[] {
           embedIndex: embed.embedIndex,
           name: embed.name,
           thinnestMm: thinnestM === null ? null : thinnestM * 1000,
-          pointsStayBelowC: pointsStayC(SOAP.melting),
+          pointsStayBelowC: pointsStayC(soap.melting),
+          soapAssumed: embed.ofBase === null,
         },
       ];
     }),

@@ -79,6 +79,8 @@ export const tipSchema = z.strictObject({
   thinnestMm: z.number().nonnegative().nullable(),
   /** Poured no hotter, even its points stay. */
   pointsStayBelowC: tempC,
+  /** Nobody knows what it is of: usual soap stands in. */
+  soapAssumed: z.boolean(),
 });
 
 /** When to melt, pour, wait and unmold. All times in s. */

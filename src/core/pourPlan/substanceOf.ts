@@ -1,5 +1,5 @@
 import { type Melting, type MeltingSubstance, SOAP, SYNDET } from '../heat/substance';
-import type { Base } from '../materials/base';
+import type { Base, HeatOfBase } from '../materials/base';
 import { baseDensity } from '../materials/defaults';
 
 /** A base that sets fast does so some kelvins sooner. Our own guess. */
@@ -9,7 +9,7 @@ const THICKENS_BEFORE_K = 4;
 const TOO_THICK_C = { soap: 47, 'detergent-free': 47, syndet: 44 } as const;
 
 /** What heat meets in a base: its own figures from the shelf, and typical ones for the rest. */
-export function substanceOf(base: Base): MeltingSubstance {
+export function substanceOf(base: HeatOfBase): MeltingSubstance {
   const typical = base.baseKind === 'syndet' ? SYNDET : SOAP;
   const { melting } = typical;
   const liquidusC = base.setsC ?? beginsToSetC(base, melting);
@@ -30,7 +30,7 @@ export function substanceOf(base: Base): MeltingSubstance {
 }
 
 /** Where nobody has seen it set: so far below where it melts, as soap does. */
-function beginsToSetC({ meltsC, setSpeed }: Base, { liquidusC, hysteresisK }: Melting): number {
+function beginsToSetC({ meltsC, setSpeed }: HeatOfBase, { liquidusC, hysteresisK }: Melting): number {
   return (meltsC === null ? liquidusC : meltsC - hysteresisK) + (setSpeed === 'fast' ? FAST_K : 0);
 }
 

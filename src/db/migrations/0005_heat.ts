@@ -19,7 +19,9 @@ export const heat: Migration = {
     UPDATE runs SET sheet = json_insert(
       json_set(sheet, '$.pours', (
         SELECT json_group_array(json(json_set(pour.value,
-          '$.when', json('{}'), '$.base', json(json_insert(pour.value -> 'base', ${BASE_LEARNS})))))
+          '$.when', json('{}'), '$.base', json(json_insert(pour.value -> 'base', ${BASE_LEARNS})),
+          '$.embeds', (SELECT json_group_array(json(json_insert(embed.value, '$.ofBase', json('null'))))
+            FROM json_each(pour.value, '$.embeds') AS embed))))
         FROM json_each(runs.sheet, '$.pours') AS pour)),
       '$.mold.taught', json('[]'),
       '$.making', json('{"room":{"tempC":21,"spreadK":1,"humidity":0.5,"humiditySpread":0.08},"clock":null,"freezerMin":null}'));

@@ -12,6 +12,7 @@ import {
   sheetOf,
 } from '../../../../tests/support/planFiles';
 import { type HouseRules, USUAL_HOUSE_RULES } from '../../houseRules/houseRules';
+import { heatOfBase } from '../../materials/base';
 import type { PlanFile } from '../../plan/plan';
 import { makePourPlan } from '../../pourPlan/makePourPlan';
 import { USUAL_MAKING } from '../../pourPlan/making';
@@ -109,7 +110,31 @@ test('embeds: thin points melt in a deep hot pour', () => {
     [offcuts],
   );
   const { said } = of(found(file), 'points-melt');
-  assert.match(said.reason, /at 49 °C and below even points stay/);
+  assert.match(said.reason, /at 49 °C and below even points stay.* usual soap is taken/);
+});
+
+test('what a plan makes melts as its own base does: syndet sooner, and not at all what keeps its shape', () => {
+  const set = (over: Parameters<typeof base>[0]) => {
+    const boat = {
+      planId: 'boat',
+      name: 'Boat',
+      pieceG: 5,
+      pieceMl: 5,
+      heightMm: 12,
+      colour: null,
+      ofBase: heatOfBase(base(over)),
+    };
+    const embeds = [pieces('', { from: { is: 'plan', planId: 'boat' } })];
+    const file = planFile([{ size: 'rest', when: { atC: 62 }, embeds }], {}, BOX);
+    return found({ ...file, made: [boat] }).find(({ code }) => code === 'heat-points-melt');
+  };
+  const [soap, syndet] = [set({}), set({ baseKind: 'syndet', meltsC: 52 })];
+  assert.ok(soap && syndet && !soap.assumed);
+  // What is not even told a thickness melts whole.
+  const thinnest = ({ figures: { thinnestMm = Number.POSITIVE_INFINITY } }: Finding) => thinnestMm;
+  assert.ok(thinnest(syndet) > thinnest(soap));
+  assert.ok((syndet.figures.pointsStayBelowC ?? 99) < (soap.figures.pointsStayBelowC ?? 0));
+  assert.equal(set({ standsHeat: true }), undefined);
 });
 
 test('grit sinks in thin hot base, and is held by a cooler pour or a suspension base', () => {
