@@ -197,11 +197,11 @@ test('what is cut is what a knife can cut, in the smallest jug that takes it, sp
   assert.ok(many);
   assert.deepEqual([many.jugName, many.fillings, many.melt.melts, many.melt.cutG], ['Large', 3, 1, 600]);
   assert.equal(many.cutG, 1600);
-  assert.equal(meltsWords(many, METRIC), 'a melt of 600.0 g for a full filling');
+  assert.equal(meltsWords(many, METRIC), '600.0 g a filling');
   // A small jug takes 300 of the 600 mL, and at last 200 of the 400.
   const [small] = meltsOf(sheet(16), { ...rules, jugs: rules.jugs.slice(0, 1) });
   assert.ok(small);
-  assert.equal(meltsWords(small, METRIC), '2 melts of 300.0 g for a full filling');
+  assert.equal(meltsWords(small, METRIC), '2 melts of 300.0 g a filling');
   assert.equal(small.cutG, 1600);
   // 290 mL are too little for 600 in two melts; in three of 200 each, a knife of 30 g cuts 210.
   const narrow = { ...rules, jugs: [{ name: 'Narrow', holdsMl: 290 / 0.75, taught: [] }], cutStepG: 30 };

@@ -30,13 +30,11 @@ export function beginsAt({ done }: Pick<PourPlan, 'done'>, clock: Making['clock'
 
 /** A time of day, and the day where it is another one than `sinceDay`. */
 export function showClock(moment: string, locale: string, sinceDay?: string): string {
+  const show = (how: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat(locale, { timeZone: 'UTC', ...how }).format(msOf(moment));
+  const time = show({ timeStyle: 'short' });
   const isOtherDay = sinceDay !== undefined && moment.slice(0, 10) !== sinceDay.slice(0, 10);
-  return new Intl.DateTimeFormat(locale, {
-    timeZone: 'UTC',
-    hour: '2-digit',
-    minute: '2-digit',
-    ...(isOtherDay ? { weekday: 'short', day: 'numeric', month: 'short' } : {}),
-  }).format(msOf(moment));
+  return isOtherDay ? `${show({ weekday: 'short', day: 'numeric', month: 'short' })}, ${time}` : time;
 }
 
 /** A moment with its day. */

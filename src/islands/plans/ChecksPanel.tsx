@@ -24,7 +24,7 @@ const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
 export function ChecksPanel({ findings, showing, onMend }: Props) {
   const mend = useStable(onMend);
   return (
-    <section className="plate flex min-h-44 flex-1 flex-col p-3 xl:min-h-0" aria-labelledby="checks-title">
+    <section className="plate flex min-h-44 flex-1 flex-col p-3" aria-labelledby="checks-title">
       <h2 id="checks-title" className="font-semibold">
         Checks
       </h2>

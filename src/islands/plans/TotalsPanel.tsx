@@ -28,7 +28,12 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
   const slices = slicesOf(mold);
   const roomMl = sheet.pours.reduce((sum, { displacedMl }) => sum + displacedMl, totals.intoMoldMl);
   return (
-    <section className="plate p-3" aria-labelledby="totals-title">
+    <section
+      className="plate p-3 xl:min-h-0 xl:overflow-y-auto"
+      aria-labelledby="totals-title"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what may scroll must be reachable by key
+      tabIndex={0}
+    >
       <h2 id="totals-title" className="sr-only">
         Totals
       </h2>
@@ -88,7 +93,7 @@ function Melt({ melt, isOnly, showing }: { melt: JugOfMelt; isOnly: boolean; sho
   const details = [
     jugName ?? '',
     meltsWords(melt, showing),
-    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over for the scrap jar` : '',
+    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over` : '',
   ].filter((text) => text !== '');
   return (
     <>
@@ -98,7 +103,12 @@ function Melt({ melt, isOnly, showing }: { melt: JugOfMelt; isOnly: boolean; sho
           {!isOnly && ` for ${letters.length > 1 ? `${letters[0]} to ${letters.at(-1)}` : letters[0]}`}
         </span>
         {details.length > 0 && (
-          <span className="quiet block text-xs leading-tight">{details.join(', ')}</span>
+          <span
+            className="quiet block text-xs leading-tight"
+            title={leftOverG > 0.05 ? 'What is left over goes into a spare mold or the scrap jar' : undefined}
+          >
+            {details.join(', ')}
+          </span>
         )}
       </dt>
       <dd className="text-right" title={`The sheet asks for ${showMass(needG, showing)}`}>

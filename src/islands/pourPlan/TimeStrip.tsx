@@ -7,9 +7,10 @@ import { lengthWords } from '../../core/pourPlan/lengthWords';
 import type { PourPlan } from '../../core/pourPlan/pourPlan';
 import { elapsedWords } from '../../core/showTime';
 import type { Showing } from '../../core/units/showQuantity';
+import { useWidth } from '../shared/useWidth';
 import { BOND_WORDS } from './bondWords';
 import { PourMarker } from './PourMarker';
-import { type TimeScale, ticksOf, timeScale } from './timeScale';
+import { type TimeScale, ticksOf, timeScale, withoutOverlap } from './timeScale';
 
 interface Props {
   sheet: Sheet;
@@ -23,14 +24,13 @@ interface Props {
   onOpen(pourIndex: number): void;
 }
 
-/** A figure nearer to the end would be cut off. */
-const LAST_TICK = 0.98;
 /** Narrower than this a minute can't be told from the next, px. */
 const LEAST_PX_PER_MIN = 4;
 
 /** The pour plan to scale: what binds hands, what is in each jug, and what the mold does meanwhile. */
 export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showing, onWait, onOpen }: Props) {
   const lane = useRef<HTMLDivElement>(null);
+  const stripPx = useWidth(lane);
   const now = useMemo(() => scaleOf(pourPlan), [pourPlan]);
   // While a pour is held, the ground under it keeps still.
   const [held, setHeld] = useState<TimeScale | null>(null);
@@ -47,34 +47,32 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
   const moment = (seconds: number) =>
     begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds), showing.locale);
 
+  const ticks = ticksOf(scale, offsetMin).map((seconds) => ({
+    at: scale.at(seconds),
+    words: moment(seconds),
+  }));
+  const breaks = scale.stretches
+    .filter(({ isBreak }) => isBreak)
+    .map(({ from, to, fromS, toS }) => ({
+      at: (from + to) / 2,
+      words: `… ${lengthWords(toS - fromS, showing.locale)} …`,
+    }));
+
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing that scrolls is no set of fields
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by the keyboard
     <div className="overflow-x-auto" role="group" aria-label="The pour plan to scale" tabIndex={0}>
       <div className="relative pl-24" style={{ minWidth: 96 + scale.lengthMin * LEAST_PX_PER_MIN }}>
         <Row label={begins === null ? 'h:min' : 'Clock'} high="h-4">
-          {ticksOf(scale, offsetMin)
-            .filter((seconds) => scale.at(seconds) < LAST_TICK)
-            .map((seconds) => (
-              <span
-                key={seconds}
-                className="quiet absolute -translate-x-1/2 text-[11px] leading-4 tabular-nums"
-                style={{ left: `${scale.at(seconds) * 100}%` }}
-              >
-                {moment(seconds)}
-              </span>
-            ))}
-          {scale.stretches
-            .filter(({ isBreak }) => isBreak)
-            .map(({ from, to, fromS, toS }) => (
-              <span
-                key={fromS}
-                className="quiet absolute text-center text-[11px] leading-4 whitespace-nowrap"
-                style={{ left: `${from * 100}%`, width: `${(to - from) * 100}%` }}
-              >
-                … {lengthWords(toS - fromS, showing.locale)} …
-              </span>
-            ))}
+          {withoutOverlap(stripPx, breaks, ticks).map(({ at, words }) => (
+            <span
+              key={at}
+              className="quiet absolute -translate-x-1/2 text-[11px] leading-4 whitespace-nowrap tabular-nums"
+              style={{ left: `${at * 100}%` }}
+            >
+              {words}
+            </span>
+          ))}
         </Row>
         <Row label="Hands" high="h-5">
           {handBlocks(pourPlan.jobs).map(({ fromS, toS, words, shorter }) => (
@@ -83,6 +81,7 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
               fromS={fromS}
               toS={toS}
               scale={scale}
+              stripPx={stripPx}
               title={`Hands from ${moment(fromS)} to ${moment(toS)}: ${words}`}
               shorter={shorter}
               className="bg-primary text-primary-content"
@@ -101,6 +100,7 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
                   fromS={job.fromS}
                   toS={job.toS}
                   scale={scale}
+                  stripPx={stripPx}
                   title={`${moment(job.fromS)}: ${said(job)}`}
                   className={JUG_LOOKS[job.kind] ?? ''}
                   shorter={[lettersOf(job.pourIndexes)]}
@@ -123,6 +123,7 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
                   fromS={job.fromS}
                   toS={job.toS}
                   scale={scale}
+                  stripPx={stripPx}
                   title={`${moment(job.fromS)}: ${said(job)}`}
                   className={`${MOLD_LOOKS[job.kind] ?? ''} top-6`}
                 >
@@ -166,6 +167,7 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
                   fromS={before.fromS + fromS}
                   toS={before.fromS + Math.min(toS, endS)}
                   scale={scale}
+                  stripPx={stripPx}
                   className={`top-0 h-5 ${className}`}
                   title={`${words}, from ${lengthWords(fromS, showing.locale)} to ${lengthWords(toS, showing.locale)} after ${pourPlan.layers[index - 1]?.letters}`}
                 >
@@ -250,6 +252,7 @@ interface BlockProps {
   fromS: number;
   toS: number;
   scale: TimeScale;
+  stripPx: number;
   className: string;
   title: string;
   children: string;
@@ -258,7 +261,17 @@ interface BlockProps {
   onClick?(): void;
 }
 
-function Block({ fromS, toS, scale, className, title, children, shorter = [], onClick }: BlockProps) {
+function Block({
+  fromS,
+  toS,
+  scale,
+  stripPx,
+  className,
+  title,
+  children,
+  shorter = [],
+  onClick,
+}: BlockProps) {
   const [from, to] = [scale.at(fromS), scale.at(toS)];
   const style = { left: `${from * 100}%`, width: `${Math.max(0, to - from) * 100}%` };
   const look = `absolute flex h-5 items-center overflow-hidden rounded-sm px-0.5 text-[11px] leading-none whitespace-nowrap ${className}`;
@@ -267,16 +280,16 @@ function Block({ fromS, toS, scale, className, title, children, shorter = [], on
     // biome-ignore lint/a11y/noStaticElementInteractions: see above
     // biome-ignore lint/a11y/useKeyWithClickEvents: see above
     <span className={look} style={style} title={title} onClick={onClick}>
-      {[children, ...shorter].find((words) => fits(words, to - from)) ?? ''}
+      {[children, ...shorter].find((words) => fits(words, (to - from) * stripPx)) ?? ''}
     </span>
   );
 }
 
-/** A strip is about so wide, and a letter of it. Words that would be cut off are left to the tooltip and the list. */
-const [STRIP_PX, LETTER_PX] = [1050, 5.6];
+/** A letter of a block is about so wide. Words that would be cut off are left to the tooltip and the list. */
+const LETTER_PX = 5.6;
 
-function fits(words: string, share: number): boolean {
-  return words.length * LETTER_PX < share * STRIP_PX;
+function fits(words: string, widthPx: number): boolean {
+  return words.length * LETTER_PX < widthPx;
 }
 
 function scaleOf({ jobs, layers, done }: PourPlan): TimeScale {

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { ticksOf, timeScale } from './timeScale';
+import { ticksOf, timeScale, withoutOverlap } from './timeScale';
 
 const anyBusy = fc.array(
   fc.record({ fromS: fc.integer({ min: 0, max: 40_000 }), lengthS: fc.integer({ min: 10, max: 4000 }) }),
@@ -65,4 +65,31 @@ test('ticks stand at round moments of the clock, and none within a break', () =>
     assert.equal((seconds / 60 + 7) % 5, 0);
     assert.ok(seconds <= 3600 || seconds >= 18_000);
   }
+});
+
+test('words over the strip never run into one another, and those that matter more come first', () => {
+  const label = fc.record({
+    at: fc.double({ min: 0, max: 1, noNaN: true }),
+    words: fc.constantFrom('0:00', '04:30 AM', '… 70 min …'),
+  });
+  fc.assert(
+    fc.property(
+      fc.array(label, { maxLength: 12 }),
+      fc.array(label, { maxLength: 12 }),
+      fc.integer({ min: 0, max: 1400 }),
+      (first, second, widthPx) => {
+        const kept = withoutOverlap(widthPx, first, second);
+        const px = kept
+          .map(({ at, words }) => ({ middle: at * widthPx, half: words.length * 2.9 }))
+          .sort((a, b) => a.middle - b.middle);
+        px.forEach(({ middle, half }, place) => {
+          const before = px[place - 1];
+          if (before) assert.ok(middle - half >= before.middle + before.half);
+          assert.ok(middle + half <= widthPx + 1e-9);
+        });
+        const [most] = first;
+        if (most && most.at < 0.9 && widthPx > 700) assert.ok(kept.includes(most));
+      },
+    ),
+  );
 });

@@ -63,6 +63,28 @@ export function timeScale(busy: readonly { fromS: number; toS: number }[], endS:
   };
 }
 
+/** Words over the strip, about a place of it. */
+export interface AxisLabel {
+  /** 0 to 1 along the strip. */
+  at: number;
+  words: string;
+}
+
+/** A letter over the strip, and what parts two words at least, px. */
+const [LETTER_PX, APART_PX] = [5.8, 8];
+
+/** The words over a strip of so many pixels, those of the first list before those of the others: what would run into another is left out. */
+export function withoutOverlap(widthPx: number, ...lists: readonly (readonly AxisLabel[])[]): AxisLabel[] {
+  const kept: { fromPx: number; toPx: number; label: AxisLabel }[] = [];
+  for (const label of lists.flat()) {
+    const halfPx = (label.words.length * LETTER_PX) / 2;
+    const [fromPx, toPx] = [label.at * widthPx - halfPx, label.at * widthPx + halfPx];
+    const isFree = kept.every((each) => each.toPx + APART_PX <= fromPx || each.fromPx >= toPx + APART_PX);
+    if (isFree && toPx <= widthPx) kept.push({ fromPx, toPx, label });
+  }
+  return kept.map(({ label }) => label);
+}
+
 const STEPS_MIN = [5, 10, 15, 30, 60, 120, 240, 480, 1440] as const;
 const MOST_TICKS = 16;
 
