@@ -234,7 +234,8 @@ test('a jug is taught from twelve readings and the forecast moves; where it came
 
   await teach.getByRole('button', { name: 'Keep it for Small glass jug' }).click();
   await expect(teach.getByText(/Small glass jug now:/)).toBeVisible();
-  await expect(teach.getByText(/12 readings of 376 g of Chalk in a room of 21 °C/)).toBeVisible();
+  // 370 g are cut where 368.9 are needed, and 2 % of scent go in: 377.4 g.
+  await expect(teach.getByText(/12 readings of 377 g of Chalk in a room of 21 °C/)).toBeVisible();
   // Where it came from stays to be seen: each reading, and the curve that was made of them.
   await teach.getByText('The 12 readings').click();
   await expect(teach.getByRole('img', { name: /^12 readings over 11 min/ })).toBeVisible();
@@ -247,7 +248,7 @@ test('a jug is taught from twelve readings and the forecast moves; where it came
   expect(minutes(after)).toBeLessThan(minutes(before));
 
   await page.goto('/house-rules');
-  await expect(page.getByText(/12 readings of 376 g of Chalk/)).toBeVisible();
+  await expect(page.getByText(/12 readings of 377 g of Chalk/)).toBeVisible();
   await page.goBack();
   await whole(page);
   await open(page, 'Teach it');

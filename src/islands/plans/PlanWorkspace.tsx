@@ -171,7 +171,7 @@ export default function PlanWorkspace(props: Props) {
 
         <section
           aria-labelledby="doses-title"
-          className="plate flex flex-col p-3 md:row-span-2 xl:row-span-1 xl:min-h-0 xl:overflow-y-auto"
+          className="plate flex flex-col p-3 md:order-first md:col-span-2 lg:order-none lg:col-span-1 lg:row-span-2 xl:row-span-1 xl:min-h-0 xl:overflow-y-auto"
         >
           {detail !== null && sheet && pourPlan.pourPlan && isOf(pourPlan, sheet) ? (
             <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
