@@ -99,6 +99,17 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
       await page.goto(path, { waitUntil: 'networkidle' });
       const width = await page.evaluate(() => document.documentElement.scrollWidth);
       expect(width, `${path} at ${size.width}`).toBeLessThanOrEqual(size.width);
+      // Nor does a plate stand out of the page, or anything out of its plate, but for what scrolls on purpose.
+      const cut = await page.evaluate(() =>
+        [...document.querySelectorAll('main .plate')]
+          .filter(
+            (plate) =>
+              plate.getBoundingClientRect().right > innerWidth + 1 ||
+              (plate.scrollWidth > plate.clientWidth + 1 && getComputedStyle(plate).overflowX === 'visible'),
+          )
+          .map((plate) => plate.getAttribute('aria-labelledby') ?? plate.textContent?.slice(0, 40)),
+      );
+      expect(cut, `${path} at ${size.width}`).toEqual([]);
     }
   }
 });
