@@ -41,7 +41,8 @@ test('every stretch in words: what, how much, how warm, how long; hands-on momen
   const all = rows.map(({ words }) => words).join('\n');
   for (const said of [
     /Filling 1: Melt \d+\.\d g Snow for A: bursts of .*, stir between, to 6\d °C\./,
-    /Stir in what goes into A\./,
+    /Stir Test scent into A\./,
+    /Stir B slowly\./,
     /Let A cool to \d\d °C\./,
     /Pour B at 52 °C\. Set in Test offcuts\./,
     /Skin of A: (about )?\d+.* min\. Touch the edge: it must not move\./,

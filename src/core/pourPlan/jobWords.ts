@@ -24,7 +24,7 @@ export function jobWords(job: Job, sheet: Sheet, plan: PourPlan, showing: Showin
     case 'melt':
       return `Melt ${massG === null ? '' : `${showMass(massG, showing)} `}${base} for ${letters}${inJug}${load}: ${job.bursts ? burstWords(job.bursts, showing.locale) : 'over hot, not boiling water'}, to ${heat}.`;
     case 'stir-in':
-      return `Stir in what goes into ${letters}${inJug}.`;
+      return stirWords(sheet, pourIndexes[0] ?? 0, inJug);
     case 'cool':
       return `Let ${letters} cool to ${heat}${inJug}.`;
     case 'rewarm':
@@ -48,6 +48,20 @@ export function jobWords(job: Job, sheet: Sheet, plan: PourPlan, showing: Showin
     case 'wrap':
       return 'Wrap.';
   }
+}
+
+const MOST_NAMED = 4;
+
+/** What is added to a jug before a pour. */
+function stirWords({ pours }: Sheet, pourIndex: number, inJug: string): string {
+  const names = (pours[pourIndex]?.lines ?? [])
+    .filter(({ addG }) => addG > 1e-6)
+    .map(({ material }) => material.name);
+  const letter = pourLetter(pourIndex);
+  if (names.length === 0) return `Stir ${letter} slowly${inJug}.`;
+  const more = names.length - MOST_NAMED;
+  const named = more > 1 ? [...names.slice(0, MOST_NAMED), `${more} more`] : names;
+  return `Stir ${named.join(', ')} into ${letter}${inJug}.`;
 }
 
 export function lettersOf(pourIndexes: readonly number[]): string {
