@@ -35,6 +35,7 @@ const SHORTEST_COOLING_S = 60;
  * Places a layer as soon after `desiredS` as jugs, oven and hands allow: melts each of its jugs as late as may be, and
  * pours it load by load.
  *
+ * @param slackS so much later it may come as well
  * @returns its first pour, with what was poured first of each jug
  */
 export function placeLayer(
@@ -42,6 +43,7 @@ export function placeLayer(
   layer: HeatLayer,
   round: { number: number; pieces: number },
   desiredS: number,
+  slackS: number,
 ): { atS: number; pours: PlacedPour[] } {
   const loads = loadsOf(bench.sheet, round.pieces, bench.rules);
   const count = Math.max(1, ...layer.pourIndexes.map((index) => loads[index]?.length ?? 0));
@@ -53,7 +55,7 @@ export function placeLayer(
     const ready = layer.pourIndexes.map((pourIndex) => {
       const load = loads[pourIndex]?.[place];
       return load
-        ? melt(bench, load, layer, of, nextS, laterThan(loads, pourIndex))
+        ? melt(bench, load, layer, of, nextS, place === 0 ? slackS : 0, laterThan(loads, pourIndex))
         : goOn(bench, pourIndex, headOf(loads, pourIndex), layer, of, nextS);
     });
     const placed = pour(bench, layer, ready, cavities, of, nextS);
@@ -82,6 +84,7 @@ function melt(
   layer: HeatLayer,
   of: Of,
   byS: number,
+  slackS: number,
   laterOnes: readonly JugLoad[],
 ): Ready {
   const { hands, oven, rules } = bench;
@@ -99,7 +102,13 @@ function melt(
   const freeS = bench.jugFreeS(jug);
   const isBare = layer.pourIndexes[0] === 0;
   const floorS = Math.max(freeS, latestS - (isBare ? EARLY_S.bare : EARLY_S.onLayer));
-  const startS = latestFree(latestS, floorS, isFree) ?? earliestFree(Math.max(freeS, latestS), isFree);
+  const soonS = latestFree(latestS, floorS, isFree);
+  const lateS = earliestFree(Math.max(freeS, latestS), isFree);
+  // Melted so soon it would stand until it has to be warmed up: a little later is better, while there is time for it.
+  const standsS = soonS === null ? 0 : byS - soonS - inJug.meltS;
+  const cools = standsS > Math.max(dosesS, coolS(inJug, layer.atC - REWARM_BELOW_K));
+  const waits = cools && lateS - latestS <= slackS;
+  const startS = soonS === null || waits ? lateS : soonS;
   const meltedS = startS + inJug.meltS;
   const stirredS = meltedS + dosesS;
   const common = { ...of, pourIndexes: load.serves, jugName: jug.name };

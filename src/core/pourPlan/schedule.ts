@@ -23,8 +23,11 @@ export interface RoundTimes {
 }
 
 export interface Schedule {
-  /** Places a layer as soon after `desiredS` as can be; answers when. s from the first pour of the plan. */
-  placeLayer(round: number, layerIndex: number, desiredS: number): number;
+  /**
+   * Places a layer as soon after `desiredS` as can be, or up to `slackS` later; answers when. s from the first pour of the
+   * plan.
+   */
+  placeLayer(round: number, layerIndex: number, desiredS: number, slackS: number): number;
   /** Skins, setting and unmolding of a filling; answers when the molds are free again. */
   unmold(round: number, layerAtS: readonly number[], times: RoundTimes): number;
   /** What waits until hands are free, once everything is poured: cutting, hardening, wrapping. */
@@ -55,10 +58,10 @@ export function scheduleOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): 
   const pours: PlacedPour[] = [];
   const out: { round: number; fromS: number; cutFromS: number | null }[] = [];
   return {
-    placeLayer(round, layerIndex, desiredS) {
+    placeLayer(round, layerIndex, desiredS, slackS) {
       const layer = heat.layers[layerIndex];
       if (!layer) throw new RangeError('a layer that is not there');
-      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOf(round) }, desiredS);
+      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOf(round) }, desiredS, slackS);
       if (round === 0) pours.push(...placed.pours);
       return placed.atS;
     },
