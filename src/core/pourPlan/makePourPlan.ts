@@ -39,7 +39,7 @@ export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): G
   const heat = heatCaseOf(sheet, rules);
   const schedule = scheduleOf(sheet, heat, rules);
   const layerAtS: number[] = [];
-  layerAtS.push(schedule.placeLayer(0, 0, 0, 0));
+  layerAtS.push(schedule.placeLayer(0, 0, { byS: 0, slackS: 0 }));
   const middle = simulate(
     heat,
     MIDDLE,
@@ -48,7 +48,7 @@ export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): G
       const chosenS = heat.layers[layerIndex + 1]?.afterS ?? null;
       const wantedS = chosenS ?? idealS(earliestS, latestS ?? earliestS);
       const slackS = chosenS === null ? Math.max(0, (latestS ?? earliestS) - wantedS) : 0;
-      const atS = schedule.placeLayer(0, layerIndex + 1, before + wantedS, slackS);
+      const atS = schedule.placeLayer(0, layerIndex + 1, { byS: before + wantedS, slackS });
       layerAtS.push(atS);
       return atS - before;
     },
@@ -81,7 +81,7 @@ function placeRounds(schedule: Schedule, heat: HeatCase, first: readonly number[
     const atS: number[] = [];
     heat.layers.forEach((_, index) => {
       const wantedS = index === 0 ? freeS : (atS[index - 1] ?? 0) + (middle.layers[index]?.afterS ?? 0);
-      atS.push(schedule.placeLayer(round, index, wantedS, 0));
+      atS.push(schedule.placeLayer(round, index, { byS: wantedS, slackS: 0 }));
     });
     freeS = schedule.unmold(round, atS, times);
   }

@@ -25,6 +25,12 @@ interface Ready extends OpenJug {
   isNew: boolean;
 }
 
+/** When something is wanted, and how much later it may come as well, s. */
+export interface Due {
+  byS: number;
+  slackS: number;
+}
+
 /** So much cooler than wanted is warmed up first. */
 const REWARM_BELOW_K = 1;
 /** A jug is melted so much before it is due, and no sooner. */
@@ -32,30 +38,35 @@ const EARLY_S = { bare: 4 * 3600, onLayer: 45 * 60 };
 const SHORTEST_COOLING_S = 60;
 
 /**
- * Places a layer as soon after `desiredS` as jugs, oven and hands allow: melts each of its jugs as late as may be, and
+ * Places a layer as soon after it is due as jugs, oven and hands allow: melts each of its jugs as late as may be, and
  * pours it load by load.
  *
- * @param slackS so much later it may come as well
  * @returns its first pour, with what was poured first of each jug
  */
 export function placeLayer(
   bench: Bench,
   layer: HeatLayer,
   round: { number: number; pieces: number },
-  desiredS: number,
-  slackS: number,
+  due: Due,
 ): { atS: number; pours: PlacedPour[] } {
   const loads = loadsOf(bench.sheet, round.pieces, bench.rules);
   const count = Math.max(1, ...layer.pourIndexes.map((index) => loads[index]?.length ?? 0));
   const cavities = Math.max(1, Math.round(round.pieces / count));
-  let nextS = desiredS;
+  let nextS = due.byS;
   let first: { atS: number; pours: PlacedPour[] } | null = null;
   for (let place = 0; place < count; place++) {
     const of = { round: round.number, load: place, loads: count };
     const ready = layer.pourIndexes.map((pourIndex) => {
       const load = loads[pourIndex]?.[place];
       return load
-        ? melt(bench, load, layer, of, nextS, place === 0 ? slackS : 0, laterThan(loads, pourIndex))
+        ? melt(
+            bench,
+            load,
+            layer,
+            of,
+            { byS: nextS, slackS: place === 0 ? due.slackS : 0 },
+            laterThan(loads, pourIndex),
+          )
         : goOn(bench, pourIndex, headOf(loads, pourIndex), layer, of, nextS);
     });
     const placed = pour(bench, layer, ready, cavities, of, nextS);
@@ -83,8 +94,7 @@ function melt(
   load: JugLoad,
   layer: HeatLayer,
   of: Of,
-  byS: number,
-  slackS: number,
+  { byS, slackS }: Due,
   laterOnes: readonly JugLoad[],
 ): Ready {
   const { hands, oven, rules } = bench;

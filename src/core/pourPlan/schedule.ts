@@ -6,7 +6,7 @@ import { CUT_BAR_S, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTime
 import type { HeatCase } from './heatCase';
 import type { Job, JobKind } from './job';
 import { loadsOf, type MeltRules } from './jugLoads';
-import { type PlacedPour, placeLayer } from './placeLayer';
+import { type Due, type PlacedPour, placeLayer } from './placeLayer';
 
 /** What of the workshop decides the order of the work. */
 export interface ScheduleRules extends MeltRules {
@@ -23,11 +23,8 @@ export interface RoundTimes {
 }
 
 export interface Schedule {
-  /**
-   * Places a layer as soon after `desiredS` as can be, or up to `slackS` later; answers when. s from the first pour of the
-   * plan.
-   */
-  placeLayer(round: number, layerIndex: number, desiredS: number, slackS: number): number;
+  /** Places a layer as soon after it is due as can be; answers when. s from the first pour of the plan. */
+  placeLayer(round: number, layerIndex: number, due: Due): number;
   /** Skins, setting and unmolding of a filling; answers when the molds are free again. */
   unmold(round: number, layerAtS: readonly number[], times: RoundTimes): number;
   /** What waits until hands are free, once everything is poured: cutting, hardening, wrapping. */
@@ -58,10 +55,10 @@ export function scheduleOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): 
   const pours: PlacedPour[] = [];
   const out: { round: number; fromS: number; cutFromS: number | null }[] = [];
   return {
-    placeLayer(round, layerIndex, desiredS, slackS) {
+    placeLayer(round, layerIndex, due) {
       const layer = heat.layers[layerIndex];
       if (!layer) throw new RangeError('a layer that is not there');
-      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOf(round) }, desiredS, slackS);
+      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOf(round) }, due);
       if (round === 0) pours.push(...placed.pours);
       return placed.atS;
     },
