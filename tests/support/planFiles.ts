@@ -8,7 +8,7 @@ import type { DoseableMaterial, Material } from '../../src/core/materials/materi
 import type { Piece } from '../../src/core/materials/piece';
 import type { Scrap } from '../../src/core/materials/scrap';
 import type { Mold } from '../../src/core/molds/mold';
-import type { Embed } from '../../src/core/plan/embed';
+import type { Embed, MadePiece } from '../../src/core/plan/embed';
 import {
   dose,
   PLAN_FILE_FORMAT,
@@ -256,6 +256,20 @@ export function pieces(materialId: string, over: Partial<Extract<Embed, { as: 'p
     heightMm: null,
     liftMm: 0,
     standsOutMm: 0,
+    ...over,
+  };
+}
+
+/** A piece of a plan that is called Boat. */
+export function boat(over: Partial<MadePiece> = {}): MadePiece {
+  return {
+    planId: 'boat',
+    name: 'Boat',
+    pieceG: 5,
+    pieceMl: 5,
+    heightMm: 12,
+    colour: null,
+    ofBase: null,
     ...over,
   };
 }

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import {
   BOX,
   base,
+  boat,
   fragrance,
   isClose,
   mold,
@@ -145,18 +146,9 @@ test('floating and sinking, standing too tall, without a size, and what to make 
   assert.deepEqual(titles(file([pieces('ribbon')])), ['Ribbon has no size in A']);
   assert.equal(told(file([pieces('ribbon')]))[0]?.severity, 'stop');
 
-  const made = {
-    planId: 'boat',
-    name: 'Boat',
-    pieceG: 5,
-    pieceMl: 5,
-    heightMm: 12,
-    colour: null,
-    ofBase: null,
-  };
   const withBoats = {
     ...planFile([{ embeds: [pieces('x', { from: { is: 'plan', planId: 'boat' }, perPiece: 2 })] }], {}, BOX),
-    made: [made],
+    made: [boat()],
   };
   assert.ok(planFileSchema.safeParse(withBoats).success);
   assert.ok(titles(withBoats).includes('Make 12 of Boat first'));
@@ -192,9 +184,7 @@ test('scrap is needed by weight, bought pieces by their number, pieces of a plan
       BOX,
       [FIGURE, OFFCUTS],
     ),
-    made: [
-      { planId: 'boat', name: 'Boat', pieceG: 1, pieceMl: 1, heightMm: null, colour: null, ofBase: null },
-    ],
+    made: [boat({ pieceG: 1, pieceMl: 1, heightMm: null })],
   };
   const needs = needOf(sheetOf(file)).filter(({ materialId }) => materialId !== 'base-1');
   assert.deepEqual(needs, [

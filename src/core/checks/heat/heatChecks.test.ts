@@ -4,6 +4,7 @@ import {
   additive,
   BOX,
   base,
+  boat,
   type FilePour,
   mold,
   pieces,
@@ -115,18 +116,11 @@ test('embeds: thin points melt in a deep hot pour', () => {
 
 test('what a plan makes melts as its own base does: syndet sooner, and not at all what keeps its shape', () => {
   const set = (over: Parameters<typeof base>[0]) => {
-    const boat = {
-      planId: 'boat',
-      name: 'Boat',
-      pieceG: 5,
-      pieceMl: 5,
-      heightMm: 12,
-      colour: null,
-      ofBase: heatOfBase(base(over)),
-    };
     const embeds = [pieces('', { from: { is: 'plan', planId: 'boat' } })];
     const file = planFile([{ size: 'rest', when: { atC: 62 }, embeds }], {}, BOX);
-    return found({ ...file, made: [boat] }).find(({ code }) => code === 'heat-points-melt');
+    return found({ ...file, made: [boat({ ofBase: heatOfBase(base(over)) })] }).find(
+      ({ code }) => code === 'heat-points-melt',
+    );
   };
   const [soap, syndet] = [set({}), set({ baseKind: 'syndet', meltsC: 52 })];
   assert.ok(soap && syndet && !soap.assumed);
