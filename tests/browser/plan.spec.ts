@@ -181,7 +181,7 @@ test('a plan that a run has used gets a new version, and the old one stays reada
   await doseField(page, name).fill('1.2 %');
   await page.getByRole('link', { name: 'Version 2' }).click();
   await page.getByRole('link', { name: /Version 1/ }).click();
-  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('2 %');
+  await expect(page.getByRole('row', { name: /☐ Scent/ })).toContainText('2 %');
   await expect(page.getByText('An older version')).toBeVisible();
 });
 

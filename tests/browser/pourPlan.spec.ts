@@ -24,8 +24,8 @@ const pourB = (page: Page) => page.getByRole('slider', { name: /^Pour B/ });
 
 /** The ranges are there. */
 async function whole(page: Page) {
-  await expect(strip(page)).toHaveAttribute('aria-busy', 'false');
   await expect(strip(page).getByText(/of it hands on/)).toBeVisible();
+  await expect(strip(page)).toHaveAttribute('aria-busy', 'false');
 }
 
 async function open(page: Page, what: string) {
