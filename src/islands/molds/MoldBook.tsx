@@ -264,7 +264,7 @@ function Preview({ texts, showing, onKeep }: PreviewProps) {
       >
         Use it, and keep it as a measuring
       </button>
-      <Suspense fallback={null}>
+      <Suspense fallback={<p className="quiet mt-2 h-44 text-xs">What one cavity holds up to a height …</p>}>
         <VolumeCurve
           shape={mold.shape}
           capacityMl={texts.capacityMl ? mold.capacityMl : byShapeMl}
