@@ -78,6 +78,7 @@ test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and 
   await page.goto(`/plans/${id}/sheet`);
   await expect(page.getByRole('heading', { name: /Pour plan of .*, done by 2 May 2035/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /Melt 370.0 g Chalk for A/ })).toContainText(begins);
+  await expect(page.getByText(`Begin by 2 May 2035, ${begins}`)).toBeVisible();
 });
 
 test('a pour is dragged too late and mended: by pointer and check, by keys, and by undo', async ({

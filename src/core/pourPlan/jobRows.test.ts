@@ -4,7 +4,7 @@ import { BOX, base, fragrance, pieces, planFile, scrap, sheetOf } from '../../..
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { PlanFile } from '../plan/plan';
 import { withFreezer, withMaking, withWhen } from '../plan/setMaking';
-import { jobRows } from './jobRows';
+import { fillingTimes, jobRows } from './jobRows';
 import { burstWords } from './jobWords';
 import { makePourPlan } from './makePourPlan';
 import { USUAL_MAKING } from './making';
@@ -75,6 +75,24 @@ test('by the clock where the plan has one, with the day where it is another', ()
   const rows = rowsOf(planFile([{}], { making: { ...USUAL_MAKING, clock } }, BOX));
   assert.equal(rows[0]?.when, '23:50');
   assert.match(rows.at(-1)?.when ?? '', /3 May.* 0\d:\d\d/);
+});
+
+test('fillings, a line each: as the list has them', () => {
+  const file = planFile([{ size: '8 mm' }, { size: 'rest' }], { pieces: 15 }, BOX);
+  const sheet = sheetOf(file);
+  const pourPlan = makePourPlan(sheet, USUAL_HOUSE_RULES, 0);
+  const showing = { system: 'metric', locale: 'en' } as const;
+  const fillings = fillingTimes(sheet, pourPlan, showing);
+  assert.deepEqual(
+    fillings.map(({ filling }) => filling),
+    [1, 2, 3],
+  );
+  const rows = jobRows(sheet, pourPlan, showing);
+  for (const { filling, melt, pours, out } of fillings) {
+    const when = (words: string) =>
+      rows.find((row) => row.words.startsWith(`Filling ${filling}: ${words}`))?.when;
+    assert.deepEqual([melt, ...pours, out], [when('Melt'), when('Pour A'), when('Pour B'), when('Out of')]);
+  }
 });
 
 test('bursts as one says them', () => {

@@ -25,10 +25,43 @@ export function jobRows(sheet: Sheet, pourPlan: PourPlan, showing: Showing): Job
     const { kind, fromS, toS, round, load, pourIndexes } = job;
     return {
       key: `${kind} ${round} ${load} ${pourIndexes.join()} ${fromS}`,
-      when: begins === null ? elapsedWords(fromS) : showClock(later(begins, fromS), locale, begins),
+      when: whenWords(begins, fromS, locale),
       length: lengthWords(toS - fromS, locale),
       words: `${pourPlan.rounds > 1 ? `Filling ${round + 1}: ` : ''}${jobWords(job, sheet, pourPlan, showing)}`,
       hands: bindsHands(job),
+    };
+  });
+}
+
+function whenWords(begins: string | null, seconds: number, locale: string): string {
+  return begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds), locale, begins);
+}
+
+/** When one filling is melted first, when each of its layers is poured, and when it comes out of its molds. */
+export interface FillingTimes {
+  /** From 1. */
+  filling: number;
+  melt: string;
+  pours: string[];
+  out: string;
+}
+
+/** The fillings of a pour plan, a line each: all of them are made like the first. */
+export function fillingTimes(sheet: Sheet, pourPlan: PourPlan, { locale }: Showing): FillingTimes[] {
+  const begins = beginsAt(pourPlan, sheet.making.clock);
+  return Array.from({ length: pourPlan.rounds }, (_, round) => {
+    const own = pourPlan.jobs.filter((job) => job.round === round);
+    const first = (isIt: (job: (typeof own)[number]) => boolean) => {
+      const found = own.find(isIt);
+      return found ? whenWords(begins, found.fromS, locale) : '';
+    };
+    return {
+      filling: round + 1,
+      melt: first(({ kind }) => kind === 'melt'),
+      pours: pourPlan.layers.map((layer) =>
+        first(({ kind, pourIndexes }) => kind === 'pour' && pourIndexes[0] === layer.pourIndexes[0]),
+      ),
+      out: first(({ kind }) => kind === 'unmold'),
     };
   });
 }

@@ -106,6 +106,13 @@ function Summary({
       </>
     );
   const { clock } = sheet.making;
+  // Reckoned back from an end, it begins the earlier the less is known.
+  if (clock?.at === 'finish' && pourPlan.runs === 0)
+    return (
+      <>
+        Begin some time before <strong>{showClockDay(begins, locale)}</strong>, {hands}.{more}
+      </>
+    );
   // It begins at a whole minute, so that its late end is a little before the time that was set.
   const lateEnd = clock?.at === 'finish' ? clock.time : later(begins, done.high);
   return (
