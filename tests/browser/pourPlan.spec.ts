@@ -249,7 +249,13 @@ test('a jug is taught from twelve readings and the forecast moves; where it came
   expect(minutes(after)).toBeLessThan(minutes(before));
 
   await page.goto('/house-rules');
-  await expect(page.getByText(/12 readings of 377 g of Chalk/)).toBeVisible();
+  const ofJug = page.getByText(/Small glass jug now:.*12 readings of 377 g of Chalk/);
+  await expect(ofJug).toBeVisible();
+  await page.getByRole('button', { name: /^Take out what was taught/ }).click();
+  await expect(ofJug).toBeHidden();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(ofJug).toBeVisible();
+  await saved(page);
   await page.goBack();
   await whole(page);
   await open(page, 'Teach it');

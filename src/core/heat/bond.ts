@@ -1,6 +1,6 @@
 import { conduct, type Fineness, USUAL_FINENESS } from './conduct';
 import { type Ends, poured, type Slab, type Stack, topOf } from './stack';
-import type { Melting, Substance } from './substance';
+import { meltsToC, type Substance } from './substance';
 
 /** A pour that is this liquid again joins what is poured on it: tuned against practice. */
 const JOINS_LIQUID = 0.4;
@@ -57,7 +57,7 @@ export function meet(
   const [first] = layer;
   const on = below.slabs[below.slab[below.slab.length - 1] ?? 0];
   if (!first || !on?.substance.melting) throw new RangeError('nothing to pour, or nothing that melts below');
-  const joinsC = joiningC(on.substance.melting);
+  const joinsC = meltsToC(on.substance.melting, JOINS_LIQUID);
   let stack = topOf(below, REACHED_M);
   const isCut = stack.tempC.length < below.tempC.length;
   const near = { ...ends, bottom: isCut ? null : ends.bottom };
@@ -114,11 +114,6 @@ function lowestOf(layer: readonly Slab[]): Slab[] {
     depthM += each * cells;
   }
   return kept;
-}
-
-/** Where it joins, while it warms. */
-function joiningC({ solidusC, liquidusC, hysteresisK }: Melting): number {
-  return solidusC + hysteresisK + JOINS_LIQUID * (liquidusC - solidusC);
 }
 
 function halfConductance({ thicknessM, slab, slabs }: Stack, at: number): number {

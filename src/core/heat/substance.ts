@@ -55,6 +55,11 @@ export function meltingFraction(melting: Melting, tempC: number): number {
   return settingFraction(melting, tempC - melting.hysteresisK);
 }
 
+/** Where so much of it is liquid while it warms, °C. */
+export function meltsToC({ solidusC, liquidusC, hysteresisK }: Melting, liquid: number): number {
+  return solidusC + hysteresisK + liquid * (liquidusC - solidusC);
+}
+
 /** Share that is liquid at a temperature, given what it was: it only moves when a curve is met (a play operator). */
 export function liquidFraction(melting: Melting, tempC: number, before: number): number {
   return Math.max(meltingFraction(melting, tempC), Math.min(settingFraction(melting, tempC), before));

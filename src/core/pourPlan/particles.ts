@@ -1,7 +1,7 @@
 import { thinnestThatStaysM } from '../heat/embedTips';
 import { SUSPENSION_YIELD_PA, settledM, USUAL_FLOW } from '../heat/settle';
 import { CARRIES_LIQUID } from '../heat/skin';
-import { type Melting, SOAP } from '../heat/substance';
+import { meltsToC, SOAP } from '../heat/substance';
 import type { Sheet } from '../plan/sheet';
 import type { HeatLayer } from './heatCase';
 import type { Grain, Tip } from './pourPlan';
@@ -65,15 +65,11 @@ export function tipsOf(sheet: Sheet, layer: HeatLayer, roomC: number): Tip[] {
           embedIndex: embed.embedIndex,
           name: embed.name,
           thinnestMm: thinnestM === null ? null : thinnestM * 1000,
-          pointsStayBelowC: pointsStayC(soap.melting),
+          // A point takes the heat of the pour: it stays while no more of it melts than still carries.
+          pointsStayBelowC: meltsToC(soap.melting, CARRIES_LIQUID),
           soapAssumed: embed.ofBase === null,
         },
       ];
     }),
   );
-}
-
-/** A point takes the heat of the pour: it stays set where no more of it melts than still carries. */
-function pointsStayC({ solidusC, liquidusC, hysteresisK }: Melting): number {
-  return solidusC + hysteresisK + CARRIES_LIQUID * (liquidusC - solidusC);
 }

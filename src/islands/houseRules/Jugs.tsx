@@ -1,8 +1,9 @@
 import { type SubmitEvent, useState } from 'react';
-import { taughtWords } from '../../core/heat/teachWords';
+import type { Taught } from '../../core/heat/taught';
 import type { Jug } from '../../core/houseRules/houseRules';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showVolume } from '../../core/units/showQuantity';
+import { TaughtList } from '../shared/TaughtList';
 import { OwnThings } from './OwnThings';
 
 interface Props {
@@ -30,6 +31,10 @@ export function Jugs({ jugs, showing, onChange }: Props) {
     setTexts(NOTHING);
     onChange([...jugs, { name, holdsMl: holds.data, taught: [] }]);
   }
+  function setTaught(jug: Jug, taught: Taught[]) {
+    onChange(jugs.map((each) => (each === jug ? { ...jug, taught } : each)));
+    return true;
+  }
   const field = (key: keyof typeof NOTHING, label: string) => (
     <label className="text-xs">
       {label}
@@ -53,11 +58,22 @@ export function Jugs({ jugs, showing, onChange }: Props) {
       </p>
       <OwnThings
         things={jugs}
-        says={({ holdsMl, taught }) => {
-          const last = taught.at(-1);
-          return `holds ${showVolume(holdsMl, showing.locale)}${last ? `; ${taughtWords(last, showing)}` : ''}`;
-        }}
+        says={({ holdsMl }) => `holds ${showVolume(holdsMl, showing.locale)}`}
         onChange={onChange}
+        more={(jug) => (
+          <TaughtList
+            whose={jug.name}
+            taught={jug.taught}
+            showing={showing}
+            onTakeOut={(one) =>
+              setTaught(
+                jug,
+                jug.taught.filter((each) => each !== one),
+              )
+            }
+            onPutBack={(one, place) => setTaught(jug, jug.taught.toSpliced(place, 0, one))}
+          />
+        )}
       />
       <form className="mt-2 grid grid-cols-2 items-end gap-2" aria-label="New jug" onSubmit={add}>
         {field('name', 'Name of the jug')}

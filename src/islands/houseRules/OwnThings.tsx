@@ -1,18 +1,21 @@
 import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
 
 interface Props<Thing> {
   things: readonly Thing[];
   /** What it can do, behind its name. */
   says(thing: Thing): string;
   onChange(things: Thing[]): void;
+  /** More of it, below. */
+  more?(thing: Thing): ReactNode;
 }
 
 /** What the workshop owns of a kind, each with a way to take it out. */
-export function OwnThings<Thing extends { name: string }>({ things, says, onChange }: Props<Thing>) {
+export function OwnThings<Thing extends { name: string }>({ things, says, onChange, more }: Props<Thing>) {
   return (
     <ul>
       {things.map((thing) => (
-        <li key={thing.name} className="flex items-center gap-2">
+        <li key={thing.name} className="flex flex-wrap items-center gap-x-2">
           <span className="flex-1">
             <strong>{thing.name}</strong>: {says(thing)}
           </span>
@@ -24,6 +27,7 @@ export function OwnThings<Thing extends { name: string }>({ things, says, onChan
           >
             <X size={18} />
           </button>
+          {more && <div className="w-full text-sm">{more(thing)}</div>}
         </li>
       ))}
     </ul>

@@ -136,6 +136,10 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
     form.setValue('texts.measuredBy', by, { shouldDirty: true });
   }
   const taught = taughtOf(texts.taught);
+  function setTaught(next: Taught[]) {
+    form.setValue('texts.taught', taughtText.write(next), { shouldDirty: true });
+    return true;
+  }
   const fields = fieldsOfShape((texts.shapeKind ?? 'capacity-only') as Shape['kind']);
   return (
     <FormProvider {...form}>
@@ -178,11 +182,8 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
             whose="This mold"
             taught={taught}
             showing={showing}
-            onTakeOut={(one) =>
-              form.setValue('texts.taught', taughtText.write(taught.filter((each) => each !== one)), {
-                shouldDirty: true,
-              })
-            }
+            onTakeOut={(one) => setTaught(taught.filter((each) => each !== one))}
+            onPutBack={(one, place) => setTaught(taught.toSpliced(place, 0, one))}
           />
         </section>
         <Preview texts={texts} showing={showing} onKeep={remember} />

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Reading, Taught } from '../../core/heat/taught';
-import { taughtWords, teachFaultWords } from '../../core/heat/teachWords';
+import { teachFaultWords } from '../../core/heat/teachWords';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
 import { showNumber, showPercent } from '../../core/units/showQuantity';
 import { READING_TIMES, type ReadingTime, readLengthS, readReadings } from '../../formats/readings';
@@ -43,7 +43,6 @@ export function Teach(props: Props) {
   const [carriedS, setCarriedS] = useState(0);
   const { fit, busy, failed, result, forget } = useTeacher(sheet, rules);
   const [saving, setSaving] = useState(false);
-  const [takenOut, setTakenOut] = useState<{ from: Pupil; one: Taught; place: number } | null>(null);
 
   const jug = rules.jugs.find(({ name }) => name === jugOfPour?.name);
   const pupil: Pupil | null =
@@ -94,11 +93,11 @@ export function Teach(props: Props) {
     });
   }
 
-  async function change(whose: Pupil, how: (list: Taught[]) => Taught[]) {
-    if (saving) return false;
+  async function changeIt(how: (list: Taught[]) => Taught[]) {
+    if (!pupil || saving) return false;
     setSaving(true);
     setProblem(null);
-    const answer = await changeTaught(whose, how);
+    const answer = await changeTaught(pupil, how);
     setSaving(false);
     if (!answer.success) {
       setProblem(answer.error);
@@ -108,20 +107,8 @@ export function Teach(props: Props) {
     return true;
   }
 
-  async function takeOut(one: Taught) {
-    const place = taught.findIndex((each) => isSame(each, one));
-    if (pupil && (await change(pupil, (list) => list.filter((each) => !isSame(each, one)))))
-      setTakenOut({ from: pupil, one, place });
-  }
-
-  async function putBack() {
-    if (!takenOut) return;
-    const { from, one, place } = takenOut;
-    if (await change(from, (list) => list.toSpliced(place, 0, one))) setTakenOut(null);
-  }
-
   async function keep() {
-    if (!result?.success || !pupil) return;
+    if (!result?.success) return;
     const { scale, spread } = result.data;
     const from: Taught['from'] =
       way === 'touch'
@@ -134,13 +121,12 @@ export function Teach(props: Props) {
             baseName: base,
             curve: result.data.curve ?? [],
           };
-    const isKept = await change(pupil, (list) =>
+    const isKept = await changeIt((list) =>
       [...list, { on: today(), scale, spread, from }].slice(-MOST_KEPT),
     );
     if (!isKept) return;
     forget();
     setText('');
-    setTakenOut(null);
   }
 
   return (
@@ -154,7 +140,6 @@ export function Teach(props: Props) {
             setWay(target.value as Way);
             forget();
             setProblem(null);
-            setTakenOut(null);
           }}
         >
           {Object.entries(WAYS).map(([key, words]) => (
@@ -176,24 +161,13 @@ export function Teach(props: Props) {
       ) : (
         <>
           <TaughtList
+            key={JSON.stringify(pupil)}
             whose={way === 'jug' ? (jug?.name ?? '') : file.mold.name}
             taught={taught}
             showing={showing}
-            onTakeOut={takeOut}
+            onTakeOut={(one) => changeIt((list) => list.filter((each) => !isSame(each, one)))}
+            onPutBack={(one, at) => changeIt((list) => list.toSpliced(at, 0, one))}
           />
-          {takenOut && (
-            <p role="status" className="flex items-center gap-2">
-              Taken out: {taughtWords(takenOut.one, showing)}.
-              <button
-                type="button"
-                className="btn btn-secondary btn-sm min-h-11"
-                disabled={saving}
-                onClick={putBack}
-              >
-                Put it back
-              </button>
-            </p>
-          )}
           {way === 'touch' ? (
             <label className="flex w-56 flex-col text-xs">
               <span className="quiet">{pourPlan.layers[place]?.letters} carried after, min:s</span>

@@ -12,6 +12,43 @@ export function TaughtList({
   taught,
   showing,
   onTakeOut,
+  onPutBack,
+}: {
+  whose: string;
+  taught: readonly Taught[];
+  showing: Showing;
+  /** False where it could not be. */
+  onTakeOut(one: Taught): boolean | Promise<boolean>;
+  onPutBack(one: Taught, place: number): boolean | Promise<boolean>;
+}) {
+  const [takenOut, setTakenOut] = useState<{ one: Taught; place: number } | null>(null);
+  async function takeOut(one: Taught) {
+    const place = taught.indexOf(one);
+    if (await onTakeOut(one)) setTakenOut({ one, place });
+  }
+  async function putBack() {
+    if (takenOut && (await onPutBack(takenOut.one, takenOut.place))) setTakenOut(null);
+  }
+  return (
+    <>
+      <Lessons whose={whose} taught={taught} showing={showing} onTakeOut={takeOut} />
+      {takenOut && (
+        <p role="status" className="flex items-center gap-2">
+          Taken out: {taughtWords(takenOut.one, showing)}.
+          <button type="button" className="btn btn-secondary btn-sm min-h-11" onClick={putBack}>
+            Put it back
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+function Lessons({
+  whose,
+  taught,
+  showing,
+  onTakeOut,
 }: {
   whose: string;
   taught: readonly Taught[];

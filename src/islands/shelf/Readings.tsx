@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { readingsText } from '../../core/materials/materialFields';
+import { readingsText } from '../../core/materials/listTexts';
 import { meanOf, READING_KINDS, type Reading, type ReadingKind } from '../../core/materials/reading';
 import { showDay } from '../../core/showTime';
 import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';

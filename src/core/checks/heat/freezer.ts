@@ -1,4 +1,5 @@
 import { dewPointC } from '../../heat/air';
+import { beginsAt, later, showClock } from '../../pourPlan/clock';
 import { lengthWords } from '../../pourPlan/lengthWords';
 import { showTemperature } from '../../units/showQuantity';
 import type { Finding, Said } from '../finding';
@@ -55,6 +56,8 @@ export const freezer: HeatCheck = {
       found.push(
         dew.dry.high > 0
           ? finding('dew', 'caution', {
+              // When it all begins, where the plan has a clock; told in the reader's own way of writing times.
+              text: beginsAt(pourPlan, making.clock) ?? '',
               figures: {
                 dewC: dew.dewPointC,
                 aboveS: dew.above.high,
@@ -68,8 +71,9 @@ export const freezer: HeatCheck = {
   },
 
   say({ about, text, figures }, showing) {
-    const { kind = 0, freezerMin = 0, mostMin = 0, dewC = 0, dryS = 0 } = figures;
+    const { kind = 0, freezerMin = 0, mostMin = 0, dewC = 0, outS = 0, dryS = 0 } = figures;
     const dew = showTemperature(dewC, showing);
+    const until = text ? ` until ${showClock(later(text, outS + dryS), showing.locale, text)}` : '';
     const length = (minutes: number) => lengthWords(minutes * 60, showing.locale);
     const words: Record<(typeof KINDS)[number], Said> = {
       'too-long': {
@@ -83,7 +87,7 @@ export const freezer: HeatCheck = {
         mendLabel: 'Leave the freezer out',
       },
       dew: {
-        title: `It collects dew out of the freezer${text ? ` until ${text}` : ''}`,
+        title: `It collects dew out of the freezer${until}`,
         reason: `Its surface is below the room’s dew point of ${dew} and is dry again after ${lengthWords(dryS, showing.locale)}. Do not wrap or touch it before; less time in the freezer, or a drier room.`,
         mendLabel: null,
       },

@@ -1,4 +1,3 @@
-import { beginsAt, later, showClock } from '../../pourPlan/clock';
 import type { Finding } from '../finding';
 import { SEVERITIES } from '../finding';
 import { breaksThrough } from './breaksThrough';
@@ -24,17 +23,9 @@ export const HEAT_CHECKS: readonly HeatCheck[] = [
 
 /** Everything the pour plan tells against the plan, gravest first. */
 export function heatFindings(context: HeatContext): Finding[] {
-  const begin = beginsAt(context.pourPlan, context.sheet.making.clock);
-  return HEAT_CHECKS.flatMap((check) => check.run(context))
-    .map((finding) => withClock(finding, begin))
-    .sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
-}
-
-/** Dew is told by the clock where the plan has one. */
-function withClock(finding: Finding, begin: string | null): Finding {
-  const { outS, dryS } = finding.figures;
-  if (begin === null || outS === undefined || dryS === undefined) return finding;
-  return { ...finding, text: showClock(later(begin, outS + dryS), 'en-GB', begin) };
+  return HEAT_CHECKS.flatMap((check) => check.run(context)).sort(
+    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  );
 }
 
 /**
