@@ -78,13 +78,14 @@ export function lotTable(db: Database.Database) {
       return update.run(JSON.stringify(lot), at, lot.id, revision).changes === 1;
     },
     /** What is left of every lot, by material, each in the order it was bought. */
-    stock(): Record<string, LotStock[]> {
-      const byMaterial: Record<string, LotStock[]> = {};
+    stock(): Map<string, LotStock[]> {
+      const byMaterial = new Map<string, LotStock[]>();
       for (const { record, left } of stock.all()) {
         const lot: Lot = JSON.parse(record);
         const { id, materialId, number, bestBefore } = lot;
-        byMaterial[materialId] ??= [];
-        byMaterial[materialId].push({ id, number, left, bestBefore, costPerOne: costPerOne(lot) });
+        const known = byMaterial.get(materialId) ?? [];
+        known.push({ id, number, left, bestBefore, costPerOne: costPerOne(lot) });
+        byMaterial.set(materialId, known);
       }
       return byMaterial;
     },

@@ -27,7 +27,7 @@ export function runningShort(
   const look = (needs: Need[], name: string, href: string) => {
     for (const { materialId, buy } of buyList(needs, stock)) {
       // What was never bought is not counted by the book.
-      if (!(buy > 1e-6) || stock[materialId] === undefined) continue;
+      if (!(buy > 1e-6) || !stock.has(materialId)) continue;
       short.set(materialId, [...(short.get(materialId) ?? []), { name, href, short: buy }]);
     }
   };
@@ -57,8 +57,8 @@ export function runningShort(
         materialId: id,
         name,
         isPackaging: isCounted(kind),
-        left: leftOf(stock[id] ?? []),
-        lowStock: stock[id] === undefined ? null : lowStock,
+        left: leftOf(stock.get(id) ?? []),
+        lowStock: stock.has(id) ? lowStock : null,
         shortFor: short.get(id) ?? [],
       };
     })

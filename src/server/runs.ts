@@ -2,7 +2,8 @@ import { hasStop, reviewPlan } from '../core/checks/review';
 import type { Run, RunEvent } from '../core/run/run';
 import { checkEvent, type RunFault, withEvent } from '../core/run/runState';
 import { checkContext } from './checkContext';
-import { findPlan, planFileOf } from './plans';
+import { planFileOf } from './planFile';
+import { findPlan } from './plans';
 import { notFound, Problem } from './problem';
 import { putIntoScrapJar, takeForRun } from './stock';
 import type { Workshop } from './workshop';
@@ -24,7 +25,7 @@ export function startRun(workshop: Workshop, id: string, planId: string): Run {
     const known = workshop.runs.find(id);
     if (known) return known;
     const { plan, version } = findPlan(workshop, planId);
-    const { sheet, findings } = reviewPlan(planFileOf(workshop, plan, planId), checkContext(workshop));
+    const { sheet, findings } = reviewPlan(planFileOf(workshop, plan), checkContext(workshop));
     if (!sheet || hasStop(findings)) {
       throw new Problem(
         409,

@@ -121,13 +121,13 @@ export function takeForRun(
   const { lots, now, newId } = workshop;
   const stock = lots.stock();
   chosen.forEach(({ materialId, lotId }, index) => {
-    if (!stock[materialId]?.some(({ id }) => id === lotId))
+    if (!stock.get(materialId)?.some(({ id }) => id === lotId))
       throw invalidField(`event.lots.${index}.lotId`, 'is not a lot of that material');
   });
   const at = now();
   for (const { materialId, amount: used } of usedMaterials(run)) {
     const chosenId = chosen.find((choice) => choice.materialId === materialId)?.lotId;
-    const { takings, beyondBook } = takeFromLots(stock[materialId] ?? [], used, chosenId);
+    const { takings, beyondBook } = takeFromLots(stock.get(materialId) ?? [], used, chosenId);
     const common = { at, runId: run.id };
     if (beyondBook) {
       const note = 'More was there than the book said';

@@ -2,18 +2,42 @@ import { type Review, reviewPlan } from '../core/checks/review';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { checkContext } from './checkContext';
-import { planFileOf } from './plans';
+import { madePieces, planFileOf } from './planFile';
+import { Problem } from './problem';
 import type { Workshop } from './workshop';
 
 /** A plan with what a card or a printed page shows of it. */
 export interface PlanView extends Review {
   stored: StoredPlan;
-  file: PlanFile;
+  /** null where what it names does not make a file. */
+  file: PlanFile | null;
+  /** Why it has no file; null where it has one. */
+  fault: string | null;
 }
 
-export function planView(workshop: Workshop, stored: StoredPlan, context = checkContext(workshop)): PlanView {
-  const file = planFileOf(workshop, stored.plan, stored.id);
-  return { stored, file, ...reviewPlan(file, context) };
+/** What the views of one page share, so that it is looked up and worked out once. */
+export interface ViewContext {
+  checks: ReturnType<typeof checkContext>;
+  pieces: ReturnType<typeof madePieces>;
+}
+
+export function viewContext(workshop: Workshop): ViewContext {
+  return { checks: checkContext(workshop), pieces: madePieces(workshop) };
+}
+
+/** One plan that can't be shown says why in its own place, and the others are there. */
+export function planView(
+  workshop: Workshop,
+  stored: StoredPlan,
+  { checks, pieces } = viewContext(workshop),
+): PlanView {
+  try {
+    const file = planFileOf(workshop, stored.plan, pieces);
+    return { stored, file, fault: null, ...reviewPlan(file, checks) };
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    return { stored, file: null, fault: error.detail, sheet: null, findings: [] };
+  }
 }
 
 /** The plan that a new one starts from, in the first mold and base of the workshop; null while one is missing. */

@@ -6,7 +6,8 @@ import type { RunEvent } from '../../src/core/run/run';
 import { runState } from '../../src/core/run/runState';
 import { leftOf } from '../../src/core/stock/stock';
 import { importPlan } from '../../src/server/importPlan';
-import { createPlan, findPlan, madeByOthers, planFileOf, savePlan } from '../../src/server/plans';
+import { planFileOf } from '../../src/server/planFile';
+import { createPlan, findPlan, madeByOthers, savePlan } from '../../src/server/plans';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import type { Workshop } from '../../src/server/workshop';
 import { BOX, base, isClose, mold, pieces, planFile } from '../support/planFiles';
@@ -37,11 +38,11 @@ function harbour() {
 
 test('a plan’s piece is as its plan makes it now: weight, volume, height and colour', () => {
   const { workshop, boat, bar } = harbour();
-  const [made] = planFileOf(workshop, bar.plan, bar.id).made ?? [];
+  const [made] = planFileOf(workshop, bar.plan).made ?? [];
   assert.ok(made && isClose(made.pieceG ?? 0, 5 * 1.05) && isClose(made.pieceMl ?? 0, 5));
   assert.ok(isClose(made.heightMm ?? 0, 10) && made.colour !== null);
   savePlan(workshop, boat.id, { ...boat.plan, fillFraction: 0.5 }, boat.revision);
-  const [smaller] = planFileOf(workshop, bar.plan, bar.id).made ?? [];
+  const [smaller] = planFileOf(workshop, bar.plan).made ?? [];
   assert.ok(isClose(smaller?.pieceMl ?? 0, 2.5));
   assert.deepEqual(
     madeByOthers(workshop, bar.id)
@@ -65,16 +66,16 @@ test('plans that are set into one another have no size, and nothing runs round i
     },
     boat.revision,
   );
-  const { findings } = reviewPlan(planFileOf(workshop, circle.plan, circle.id));
+  const { findings } = reviewPlan(planFileOf(workshop, circle.plan));
   assert.ok(findings.some(({ code, severity }) => code === 'embeds-fit' && severity === 'stop'));
   const self = savePlan(workshop, bar.id, withBoat(bar.id), findPlan(workshop, bar.id).revision);
-  assert.deepEqual(planFileOf(workshop, self.plan, self.id).made?.[0]?.pieceG, null);
+  assert.deepEqual(planFileOf(workshop, self.plan).made?.[0]?.pieceG, null);
   assert.equal(problemFrom(() => createPlan(workshop, withBoat('gone'))).status, 422);
 });
 
 test('a plan that comes alone brings its pieces as bought ones, to the same sheet; at home it keeps its plan', () => {
   const { workshop, boat, bar } = harbour();
-  const file = JSON.parse(JSON.stringify(planFileOf(workshop, bar.plan, bar.id))) as PlanFile;
+  const file = JSON.parse(JSON.stringify(planFileOf(workshop, bar.plan))) as PlanFile;
   assert.equal(file.made?.[0]?.ofBase?.name, 'Test base');
   const other = emptyWorkshop();
   const taken = importPlan(other, file);
@@ -85,7 +86,7 @@ test('a plan that comes alone brings its pieces as bought ones, to the same shee
       ['base', 'Test base'],
     ],
   );
-  const here = reviewPlan(planFileOf(other, taken.plan, taken.id)).sheet;
+  const here = reviewPlan(planFileOf(other, taken.plan)).sheet;
   const there = reviewPlan(file).sheet;
   assert.deepEqual(here?.totals, there?.totals);
   const back = importPlan(workshop, file);
@@ -126,7 +127,7 @@ test('what a run leaves goes into the scrap jar once, lot by lot, and can be set
     ['Scrap of Test plan'],
   );
   const id = jars[0]?.item.id ?? '';
-  const lots = workshop.lots.stock()[id] ?? [];
+  const lots = workshop.lots.stock().get(id) ?? [];
   assert.deepEqual([lots.length, leftOf(lots)], [2, 100]);
 
   const filled = planFile([{}], {}, BOX).plan;
@@ -139,5 +140,5 @@ test('what a run leaves goes into the scrap jar once, lot by lot, and can be set
   });
   const usedG = reviewPlan(planFileOf(workshop, plan.plan)).sheet?.pours[0]?.embeds[0]?.massG ?? 0;
   finished(workshop, plan.id);
-  assert.ok(isClose(leftOf(workshop.lots.stock()[id] ?? []), 100 - usedG, 1e-9));
+  assert.ok(isClose(leftOf(workshop.lots.stock().get(id) ?? []), 100 - usedG, 1e-9));
 });

@@ -152,7 +152,7 @@ test('no order of edits makes stock disagree with its entries', () => {
           // An edit that takes more than is left is refused, and changes nothing.
           assert.ok(error instanceof Problem && error.status === 422);
         }
-        const stock = workshop.lots.stock()['scent-1'] ?? [];
+        const stock = workshop.lots.stock().get('scent-1') ?? [];
         const views = lotsOf(workshop, 'scent-1');
         assert.equal(stock.length, views.length);
         assert.ok(

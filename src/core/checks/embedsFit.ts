@@ -4,7 +4,7 @@ import type { SheetPour } from '../plan/sheet';
 import { showNumber } from '../units/showQuantity';
 import type { Check, Finding, Said, Severity } from './finding';
 
-const KINDS = ['no-size', 'too-tall', 'out-of-pour', 'floats', 'sinks', 'made-ahead'] as const;
+const KINDS = ['no-size', 'too-tall', 'out-of-pour', 'floats', 'sinks', 'made-ahead', 'circular'] as const;
 type Kind = (typeof KINDS)[number];
 const SEVERITY: Record<Kind, Severity> = {
   'no-size': 'stop',
@@ -13,6 +13,7 @@ const SEVERITY: Record<Kind, Severity> = {
   floats: 'caution',
   sinks: 'note',
   'made-ahead': 'note',
+  circular: 'stop',
 };
 /** Closer than this a piece stays where it is put, since base thickens around it. Our own assumption. */
 const STAYS_WITHIN = 0.01;
@@ -35,7 +36,9 @@ export const embedsFit: Check = {
         assumed: false,
         mend: null,
       });
-      const unsized = pour.embedsUnsized.map((name) => finding('no-size', name, {}));
+      const unsized = pour.embedsUnsized.map((name) =>
+        finding(pour.embedsCircular.includes(name) ? 'circular' : 'no-size', name, {}),
+      );
       const own = pour.embeds.flatMap((embed): Finding[] => {
         const { name, kind, id, densityGPerMl, bottomMm, topMm, perPiece } = embed;
         const found: Finding[] = [];
@@ -67,6 +70,11 @@ export const embedsFit: Check = {
       'no-size': {
         title: `${about} has no size in ${letter}`,
         reason: 'Say what one weighs or measures: 6 g, 5 mL, 20 x 15 x 8 mm.',
+      },
+      circular: {
+        title: `${about} is set into itself`,
+        reason:
+          'Its plan sets in pieces of a plan that sets in pieces of it. Take one of the two out, or say what one weighs.',
       },
       'too-tall': {
         title: `${about} stands ${mm} mm above the brim`,

@@ -2,7 +2,7 @@ import type { HouseRules } from '../houseRules/houseRules';
 import type { Material } from '../materials/material';
 import { wettingSchema } from '../plan/plan';
 import type { Sheet } from '../plan/sheet';
-import type { LotStock } from '../stock/stock';
+import type { StockByMaterial } from '../stock/fromShelf';
 import type { Showing } from '../units/showQuantity';
 import { z } from '../zod';
 
@@ -81,7 +81,7 @@ export interface CheckContext {
     /** What a mend may take from the shelf. */
     materials: readonly Material[];
     /** Lots by the id of their material; one that is missing has never been bought. */
-    stock: Readonly<Record<string, readonly LotStock[]>>;
+    stock: StockByMaterial;
     /** ISO 8601 day. */
     today: string;
   };

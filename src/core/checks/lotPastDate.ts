@@ -10,7 +10,7 @@ export const lotPastDate: Check = {
   run: (sheet, { shelf }) => {
     if (shelf === null) return [];
     return needOf(sheet).flatMap(({ materialId, name, amount }): Finding[] => {
-      const lots = shelf.stock[materialId] ?? [];
+      const lots = shelf.stock.get(materialId) ?? [];
       const { takings } = takeFromLots(lots, amount);
       return lots
         .filter(

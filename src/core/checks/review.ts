@@ -22,6 +22,7 @@ import { liquidsOverCap } from './liquidsOverCap';
 import { lotPastDate } from './lotPastDate';
 import { moldTooHot } from './moldTooHot';
 import { noRoomFinding, noRoomForBase } from './noRoomForBase';
+import { notComputed, notComputedFinding } from './notComputed';
 import { notForSkin } from './notForSkin';
 import { oilsOverCap } from './oilsOverCap';
 import { oneJug } from './oneJug';
@@ -74,6 +75,7 @@ const CHECKS: readonly Check[] = [
   factsMissing,
   standInFigures,
   noRoomForBase,
+  notComputed,
 ];
 
 /** A plan judged by itself: the usual rules, and no shelf. */
@@ -87,6 +89,15 @@ export interface Review {
 
 /** Makes the sheet and runs every check, gravest findings first. The page, the endpoint and the bench all call this. */
 export function reviewPlan(file: PlanFile, context: CheckContext = BY_ITSELF): Review {
+  try {
+    return reviewed(file, context);
+  } catch (error) {
+    // One plan that can't be worked out must not take the others down with it.
+    return { sheet: null, findings: [notComputedFinding(error)] };
+  }
+}
+
+function reviewed(file: PlanFile, context: CheckContext): Review {
   const made = makeSheet(file);
   if (!made.success)
     return { sheet: null, findings: [...made.error.sizeFaults.map(sizeFinding), noRoomFinding(made.error)] };

@@ -150,7 +150,7 @@ test('colour, glitter and salt overdone', () => {
 test('vanillin wants a stabiliser in step with its fragrance', () => {
   const vanilla = fragrance({ vanillinOfMaterial: 0.05 });
   const stabiliser = additive({ id: 'still', name: 'Still', role: 'stabiliser' });
-  const shelf = { materials: [stabiliser], stock: {}, today: '2026-01-01' };
+  const shelf = { materials: [stabiliser], stock: new Map(), today: '2026-01-01' };
   const bare = onePour(vanilla, '2 %');
   assert.equal(severity(bare, 'vanillin'), 'caution');
   assert.equal(found(bare, 'vanillin')[0]?.mend, null);
@@ -274,8 +274,8 @@ const lot = (left: number, bestBefore: string | null = null): LotStock => ({
 
 test('stock short and a lot past its date, only where the book counts', () => {
   const file = onePour(fragrance(), '2 %');
-  const by = (stock: Record<string, LotStock[]>) =>
-    context({}, { materials: file.materials, stock, today: '2026-06-01' });
+  const by = (lots: Record<string, LotStock[]>) =>
+    context({}, { materials: file.materials, stock: new Map(Object.entries(lots)), today: '2026-06-01' });
   assert.equal(severity(file, 'stock-short', by({})), 'none');
   const short = found(file, 'stock-short', by({ 'scent-1': [lot(5)], 'base-1': [lot(9000)] }));
   assert.deepEqual(
@@ -310,7 +310,7 @@ test('0.08 oz on a scale of 0.01 oz is flagged, on one of 0.01 g it is not', () 
 });
 
 test('a check that has no scales to judge by says so in a workshop', () => {
-  const by = context({}, { materials: [], stock: {}, today: '2026-01-01' });
+  const by = context({}, { materials: [], stock: new Map(), today: '2026-01-01' });
   assert.match(
     sayFinding(found(onePour(fragrance(), '2 %'), 'scale-fit', by)[0] as Finding, {
       system: 'metric',

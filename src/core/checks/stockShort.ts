@@ -11,7 +11,7 @@ export const stockShort: Check = {
   run: (sheet, { shelf }) => {
     if (shelf === null) return [];
     return needOf(sheet).flatMap(({ materialId, name, amount, isCounted }): Finding[] => {
-      const lots = shelf.stock[materialId];
+      const lots = shelf.stock.get(materialId);
       const left = leftOf(lots ?? []);
       // What has never been bought here is not counted by the book: nothing can be said about it.
       if (lots === undefined || !exceeds(amount, left)) return [];

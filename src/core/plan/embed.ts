@@ -51,6 +51,8 @@ export const madePieceSchema = z.strictObject({
   colour: hexColour.nullable(),
   /** The base that most of it is of; null while its plan has no sheet. */
   ofBase: heatOfBaseSchema.nullable().default(null),
+  /** Its plan is set into itself, however far down, so it has no size. */
+  isCircular: z.literal(true).optional(),
 });
 
 export type MadePiece = z.infer<typeof madePieceSchema>;

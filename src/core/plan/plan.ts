@@ -67,6 +67,9 @@ export const planSchema = z.strictObject({
 export const PLAN_FILE_FORMAT = 'idle-tallow/plan';
 export const PLAN_FILE_VERSION = 1;
 
+/** More than any plan can name: 26 pours of 60 doses, each a blend of blends. */
+const MOST_MATERIALS = 200_000;
+
 /** A plan with the mold and the materials it names: all that is needed to make its sheet anywhere. */
 export const planFileSchema = z
   .strictObject({
@@ -74,7 +77,7 @@ export const planFileSchema = z
     version: z.literal(PLAN_FILE_VERSION),
     plan: planSchema,
     mold: moldSchema,
-    materials: z.array(materialSchema).min(1).max(500),
+    materials: z.array(materialSchema).min(1).max(MOST_MATERIALS),
     /** The pieces of other plans that are set into this one. */
     made: z.array(madePieceSchema).max(100).optional(),
   })

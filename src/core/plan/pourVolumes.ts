@@ -217,7 +217,8 @@ function partOf(
   if (endAt(0) >= fillMl) return 0;
   return whereGrowing(
     fillMl / Math.min(...sizes.filter(isShared).map(partsOf)),
-    (partMl) => endAt(partMl) - fillMl,
+    // A brimful cavity holds no more, however high its last pour would reach: rounding must not hide that it is full.
+    (partMl) => endAt(partMl) - fillMl + CLOSE_ML / 2,
     1e-10,
   );
 }

@@ -17,15 +17,15 @@ const FRAGRANCES: readonly DoseableMaterial['kind'][] = ['fragrance', 'blend'];
 const COLORANTS: readonly DoseableMaterial['kind'][] = ['colorant'];
 
 /** Words that stand for all doses of a kind. */
-const KIND_WORDS: Record<string, readonly DoseableMaterial['kind'][]> = {
-  fragrance: FRAGRANCES,
-  fragrances: FRAGRANCES,
-  scent: FRAGRANCES,
-  colour: COLORANTS,
-  color: COLORANTS,
-  colorant: COLORANTS,
-  colorants: COLORANTS,
-};
+const KIND_WORDS: ReadonlyMap<string, readonly DoseableMaterial['kind'][]> = new Map([
+  ['fragrance', FRAGRANCES],
+  ['fragrances', FRAGRANCES],
+  ['scent', FRAGRANCES],
+  ['colour', COLORANTS],
+  ['color', COLORANTS],
+  ['colorant', COLORANTS],
+  ['colorants', COLORANTS],
+]);
 
 /**
  * The doses of a pour that a relation such as `= fragrance` or `2x honey` speaks of.
@@ -44,7 +44,7 @@ export function relatedDoses(
 ): Result<number[], RelationFault> {
   const others = doses.filter(({ doseIndex }) => doseIndex !== self);
   const wanted = of.toLowerCase();
-  const kinds = KIND_WORDS[wanted];
+  const kinds = KIND_WORDS.get(wanted);
   if (kinds) {
     const ofKind = others.filter(({ material }) => kinds.includes(material.kind));
     return ofKind.length > 0 ? ok(ofKind.map(({ doseIndex }) => doseIndex)) : fail('relation-to-nothing');

@@ -101,6 +101,8 @@ export const sheetPourSchema = z.strictObject({
   embeds: z.array(sheetEmbedSchema),
   /** Names of what is set into it and has no size: in no weight. */
   embedsUnsized: z.array(z.string()),
+  /** Those of them whose plan is set into itself. */
+  embedsCircular: z.array(z.string()).default([]),
   /** How its size was said. */
   size: pourSizeSchema,
   when: whenSchema,
@@ -263,6 +265,7 @@ function makePour(
     way,
     embeds: embedsOf(pour, room, pieces),
     embedsUnsized: unsizedNames(pour, file),
+    embedsCircular: circularNames(pour, file),
     size,
     when,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
@@ -333,6 +336,13 @@ function unsizedNames({ embeds }: RecipePour, { materials, made }: PlanFile): st
         ? made?.find(({ planId }) => planId === from.planId)
         : materials.find(({ id }) => id === from.materialId);
     return [source?.name ?? ''];
+  });
+}
+
+function circularNames({ embeds }: RecipePour, { made }: PlanFile): string[] {
+  return embeds.flatMap(({ embed: { from }, piece }) => {
+    const source = piece || from.is !== 'plan' ? null : made?.find(({ planId }) => planId === from.planId);
+    return source?.isCircular ? [source.name] : [];
   });
 }
 

@@ -8,9 +8,13 @@ function msOf(moment: string): number {
   return Date.parse(`${moment}Z`);
 }
 
-/** A moment so many seconds later, to the minute. */
+/** The first and the last minute that a moment can be written for. */
+const [FIRST_MS, LAST_MS] = [msOf('0000-01-01T00:00'), msOf('9999-12-31T23:59')];
+
+/** A moment so many seconds later, to the minute; the last there is where it would be after that. */
 export function later(moment: string, seconds: number): string {
-  return new Date(Math.round(msOf(moment) / MINUTE_MS + seconds / 60) * MINUTE_MS).toISOString().slice(0, 16);
+  const ms = Math.round(msOf(moment) / MINUTE_MS + seconds / 60) * MINUTE_MS;
+  return new Date(Math.min(LAST_MS, Math.max(FIRST_MS, ms))).toISOString().slice(0, 16);
 }
 
 /** Seconds from one moment to another. */

@@ -2,7 +2,8 @@ import type { Sheet } from '../plan/sheet';
 import { type Need, needOf } from './need';
 import { type LotStock, leftOf } from './stock';
 
-export type StockByMaterial = Readonly<Record<string, readonly LotStock[]>>;
+/** Lots by the id of their material, which may be any text; one that is missing has never been bought. */
+export type StockByMaterial = ReadonlyMap<string, readonly LotStock[]>;
 
 /**
  * How many pieces the shelf makes, fixed doses growing along with them. Materials that were never bought are not
@@ -17,7 +18,7 @@ export function piecesFromShelf(
   let pieces = Number.POSITIVE_INFINITY;
   let shortOf: string | null = null;
   for (const { materialId, name, amount } of needOf(sheet)) {
-    const lots = stock[materialId];
+    const lots = stock.get(materialId);
     if (lots === undefined) continue;
     const enoughFor = Math.floor((Math.max(0, leftOf(lots)) / (amount / sheet.pieces)) * (1 + 1e-12));
     if (enoughFor < pieces) {
@@ -48,7 +49,7 @@ export function buyList(needs: readonly Need[], stock: StockByMaterial): Shortag
   }
   return [...sums.values()]
     .map((need) => {
-      const left = Math.max(0, leftOf(stock[need.materialId] ?? []));
+      const left = Math.max(0, leftOf(stock.get(need.materialId) ?? []));
       return { ...need, left, buy: Math.max(0, need.amount - left) };
     })
     .sort((a, b) => b.buy - a.buy || a.name.localeCompare(b.name));

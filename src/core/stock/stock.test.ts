@@ -69,16 +69,19 @@ test('takings add up to the use, and no lot gives more than it has and what was 
 test('how many pieces the shelf makes, and what to buy for several plans', () => {
   const sheet = sheetOf(planFile([{ doses: [[fragrance(), '2 %']] }]));
   const baseG = sheet.totals.baseG / 6;
-  const stock = { 'base-1': [lot('b', baseG * 10.5, null)], 'scent-1': [lot('s', baseG * 0.02 * 7, null)] };
+  const stock = new Map([
+    ['base-1', [lot('b', baseG * 10.5, null)]],
+    ['scent-1', [lot('s', baseG * 0.02 * 7, null)]],
+  ]);
   assert.deepEqual(piecesFromShelf(sheet, stock), { pieces: 7, shortOf: 'Test scent' });
-  assert.equal(piecesFromShelf(sheet, {}).pieces, Number.POSITIVE_INFINITY);
+  assert.equal(piecesFromShelf(sheet, new Map()).pieces, Number.POSITIVE_INFINITY);
   const list = buyList([...needOf(sheet), ...needOf(sheet)], stock);
   assert.deepEqual(
     list.map(({ name }) => name),
     ['Test base', 'Test scent'],
   );
   assert.ok(isClose(list[0]?.buy ?? 0, baseG * 1.5));
-  assert.ok(isClose(buyList(needOf(sheet), {})[0]?.buy ?? 0, sheet.totals.baseG));
+  assert.ok(isClose(buyList(needOf(sheet), new Map())[0]?.buy ?? 0, sheet.totals.baseG));
 });
 
 test('a discount lowers the cost of a gram', () => {

@@ -29,7 +29,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
   const [verdict, setVerdict] = useState<Verdict>('good');
   const [pieces, setPieces] = useState(String(run.sheet.pieces));
   const [note, setNote] = useState('');
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
   const scrap = useMemo(() => scrapOf(run), [run]);
   const scrapG = scrap.trimmedG + scrap.endsG + scrap.leftOverG;
   const [scrapText, setScrapText] = useState(() => (scrapG > LEAST_SCRAP_G ? writeFigure(scrapG, 1) : ''));
@@ -48,7 +48,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
             goodPieces: parsed.data,
             note: note.trim(),
             ...(parsedScrap.data > 0 ? { toScrapG: parsedScrap.data } : {}),
-            lots: Object.entries(chosen).map(([materialId, lotId]) => ({ materialId, lotId })),
+            lots: [...chosen].map(([materialId, lotId]) => ({ materialId, lotId })),
           });
       }}
     >
@@ -137,7 +137,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
         stock={stock}
         chosen={chosen}
         showing={showing}
-        onChoose={(materialId, lotId) => setChosen({ ...chosen, [materialId]: lotId })}
+        onChoose={(materialId, lotId) => setChosen(new Map(chosen).set(materialId, lotId))}
       />
       <button
         type="submit"

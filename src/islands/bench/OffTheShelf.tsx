@@ -8,7 +8,7 @@ interface Props {
   run: Run;
   stock: StockByMaterial;
   /** The lots that stood on the bench, by material. */
-  chosen: Readonly<Record<string, string>>;
+  chosen: ReadonlyMap<string, string>;
   showing: Showing;
   onChoose(materialId: string, lotId: string): void;
 }
@@ -16,7 +16,7 @@ interface Props {
 /** What leaves the shelf with this run, and from which lots: the first to expire unless another stood there. */
 export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
   const used = usedMaterials(run);
-  const counted = used.filter(({ materialId }) => stock[materialId] !== undefined);
+  const counted = used.filter(({ materialId }) => stock.has(materialId));
   if (counted.length === 0) return null;
   return (
     <section aria-labelledby="off-the-shelf">
@@ -26,8 +26,8 @@ export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
       <ul className="divide-base-300 divide-y">
         {counted.map(({ materialId, name, amount, isCounted }) => {
           const show = (of: number) => showAmount(of, isCounted, showing);
-          const lots = stock[materialId] ?? [];
-          const { takings, beyondBook } = takeFromLots(lots, amount, chosen[materialId]);
+          const lots = stock.get(materialId) ?? [];
+          const { takings, beyondBook } = takeFromLots(lots, amount, chosen.get(materialId));
           const numbers = takings.map(({ lotId, amount: taken }) => {
             const number = lots.find(({ id }) => id === lotId)?.number;
             return takings.length > 1 ? `${show(taken)} of ${number}` : number;
@@ -40,7 +40,7 @@ export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
                 <select
                   className="select min-h-11 w-64"
                   aria-label={`Lot of ${name}`}
-                  value={chosen[materialId] ?? takings[0]?.lotId ?? ''}
+                  value={chosen.get(materialId) ?? takings[0]?.lotId ?? ''}
                   onChange={({ target }) => onChoose(materialId, target.value)}
                 >
                   {firstExpiredFirst(lots).map(({ id, number, left, bestBefore }) => (

@@ -38,7 +38,7 @@ interface Props {
   /** What a cavity may be measured with. */
   bases: Base[];
   /** What past runs say of each mold. */
-  fills: Readonly<Record<string, readonly FillSeen[]>>;
+  fills: ReadonlyMap<string, readonly FillSeen[]>;
   showing: Showing;
 }
 
@@ -189,7 +189,7 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
         <Preview texts={texts} showing={showing} onKeep={remember} />
         {was && (
           <FillsSeen
-            fills={fills[was.item.id] ?? []}
+            fills={fills.get(was.item.id) ?? []}
             storedMl={was.item.capacityMl}
             showing={showing}
             onTake={(capacityMl) =>

@@ -2,6 +2,7 @@ import { Download, FileUp, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { MATERIAL_KINDS, type Material, type MaterialKind } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
 import type { Showing } from '../../core/units/showQuantity';
 import { type StoredItem, useRecords } from '../shared/useRecords';
@@ -10,11 +11,11 @@ import { Lots } from './Lots';
 import { MaterialEditor } from './MaterialEditor';
 import { ShelfTable } from './ShelfTable';
 import { ShelfMaterials } from './shelfMaterials';
-import { type Stock, searched, shelfRow } from './shelfRows';
+import { searched, shelfRow } from './shelfRows';
 
 interface Props {
   start: StoredItem<Material>[];
-  stock: Stock;
+  stock: StockByMaterial;
   currency: string;
   /** The material whose form is open from the start. */
   asked: string | null;
@@ -47,7 +48,7 @@ export default function Shelf({ start, stock: startStock, currency, asked, asked
   // A blend is weighed from its members’ bottles, so it has no lots.
   const hasLots = opened !== null && opened.item.kind !== 'blend';
   const setLots = (materialId: string, lots: LotStock[]) =>
-    setStock((before) => ({ ...before, [materialId]: lots }));
+    setStock((before) => new Map(before).set(materialId, lots));
 
   return (
     <ShelfMaterials.Provider value={materials}>

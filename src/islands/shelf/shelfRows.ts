@@ -6,10 +6,9 @@ import {
   LOOK_NAMES,
   ROLE_NAMES,
 } from '../../core/materials/names';
-import { firstExpiredFirst, type LotStock, leftOf } from '../../core/stock/stock';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
+import { firstExpiredFirst, leftOf } from '../../core/stock/stock';
 import type { StoredItem } from '../shared/useRecords';
-
-export type Stock = Readonly<Record<string, readonly LotStock[]>>;
 
 /** A material as a row of the shelf's table. */
 export interface ShelfRow {
@@ -28,9 +27,9 @@ export interface ShelfRow {
   costPerOne: number | undefined;
 }
 
-export function shelfRow(stored: StoredItem<Material>, stock: Stock): ShelfRow {
+export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): ShelfRow {
   const { item } = stored;
-  const lots = stock[item.id];
+  const lots = stock.get(item.id);
   const left = lots && leftOf(lots);
   const open = firstExpiredFirst((lots ?? []).filter((lot) => lot.left > 0));
   return {

@@ -13,13 +13,19 @@ interface Wall {
   lean: number;
 }
 
+/** A lower rise between two points is a ledge, mm. */
+const LEDGE_MM = 1e-6;
+
 function walls(points: readonly ProfilePoint[]): { walls: Wall[]; depthMm: number } {
   const found = points.slice(1).map((to, index): Wall => {
     const from = points[index] ?? to;
+    const riseMm = to.heightMm - from.heightMm;
+    // A ledge: its lean would be without end, and it holds nothing.
+    if (riseMm < LEDGE_MM) return { fromMm: from.heightMm, floorHalf: to.halfWidthMm, lean: 0 };
     return {
       fromMm: from.heightMm,
       floorHalf: from.halfWidthMm,
-      lean: (to.halfWidthMm - from.halfWidthMm) / (to.heightMm - from.heightMm),
+      lean: (to.halfWidthMm - from.halfWidthMm) / riseMm,
     };
   });
   return { walls: found, depthMm: points.at(-1)?.heightMm ?? 0 };

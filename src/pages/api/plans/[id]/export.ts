@@ -1,14 +1,15 @@
 import { askedVersion } from '../../../../server/askedVersion';
 import { endpoint, param } from '../../../../server/endpoint';
-import { findPlan, planFileOf } from '../../../../server/plans';
+import { planFileOf } from '../../../../server/planFile';
+import { findPlan } from '../../../../server/plans';
 import { workshop } from '../../../../server/workshop';
 
 export const GET = endpoint((context) => {
   const open = workshop();
-  const { id, plan, version } = findPlan(open, param(context, 'id'), askedVersion(context.url));
+  const { plan, version } = findPlan(open, param(context, 'id'), askedVersion(context.url));
   const fileName = `${plan.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'}-${version}.plan.json`;
   return {
-    body: planFileOf(open, plan, id),
+    body: planFileOf(open, plan),
     headers: { 'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(fileName)}` },
   };
 });
