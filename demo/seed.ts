@@ -1,6 +1,6 @@
-import { addDays, formatISO, subDays, subMinutes } from 'date-fns';
+import { addDays, addSeconds, formatISO, subDays, subMinutes } from 'date-fns';
+import { progress, type TaskState } from '../src/core/run/progress';
 import type { RunEvent, Verdict } from '../src/core/run/run';
-import { runState } from '../src/core/run/runState';
 import { saveHouseRules } from '../src/server/houseRules';
 import { createPlan } from '../src/server/plans';
 import { findRun, recordEvent, startRun } from '../src/server/runs';
@@ -24,15 +24,17 @@ import {
 
 /** How far each weighing lands beside its target, in turn; a hand is never exact. */
 const HAND = [0.031, -0.004, 0.006, 0.002, -0.009];
-const MINUTES_A_STEP = 4;
+/** How far the run is that is on the bench. */
+const TASKS_DONE = 3;
 
 /** Puts the invented Quillmarsh Soap Room into a workshop, with its past told up to `today`. */
-export function seed(workshop: Workshop, today: Date): void {
+export async function seed(workshop: Workshop, today: Date): Promise<void> {
   const clock = { now: subDays(today, 30) };
   const told: Workshop = { ...workshop, now: () => clock.now.toISOString() };
   const plan = (record: Parameters<typeof createPlan>[1]) => createPlan(told, record).id;
 
-  workshop.db.transaction(() => {
+  workshop.db.exec('BEGIN IMMEDIATE');
+  try {
     for (const material of MATERIALS) workshop.materials.insert(material, told.now());
     for (const mold of MOLDS) workshop.molds.insert(mold, told.now());
     saveHouseRules(told, HOUSE_RULES, 0);
@@ -61,43 +63,52 @@ export function seed(workshop: Workshop, today: Date): void {
     plan(MOSS_AND_FLINT);
     plan(paperBoats(plan(BOAT)));
 
-    const make = (
+    const make = async (
       planId: string,
       daysAgo: number,
-      ending: { verdict: Verdict; goodPieces: number; note: string } | null,
+      ending: { verdict: Verdict; goodPieces: number; note: string; fill?: 'as-planned' } | null,
     ) => {
-      clock.now = subMinutes(subDays(today, daysAgo), 90);
-      const { id } = startRun(told, crypto.randomUUID(), planId);
-      const steps = runState(findRun(told, id)).steps;
-      const upTo = ending ? steps.length : 3;
-      for (let place = 0; place < upTo; place++) {
-        clock.now = subMinutes(clock.now, -MINUTES_A_STEP);
-        const step = runState(findRun(told, id)).steps[place];
-        if (step) recordEvent(told, id, crypto.randomUUID(), eventFor(step, place));
+      const began = subMinutes(subDays(today, daysAgo), 90);
+      clock.now = began;
+      const { id } = await startRun(told, crypto.randomUUID(), planId);
+      for (let place = 0; ending !== null || place < TASKS_DONE; place++) {
+        const { inHand } = progress(findRun(told, id));
+        if (!inHand) break;
+        clock.now = addSeconds(began, inHand.toS);
+        recordEvent(told, id, crypto.randomUUID(), eventFor(inHand, place));
       }
-      if (ending) recordEvent(told, id, crypto.randomUUID(), { type: 'finished', ...ending });
+      if (ending) recordEvent(told, id, crypto.randomUUID(), { kind: 'finished', ...ending });
     };
 
-    make(tinsmith, 12, {
+    await make(tinsmith, 12, {
       verdict: 'fair',
       goodPieces: 11,
       note: 'Poured a little hot: the grit sits low in two bars, one broke at unmolding. Next time stir to the first thickening.',
     });
-    make(bareFace, 6, { verdict: 'good', goodPieces: 8, note: 'Hard the next evening, edges clean.' });
-    make(ropewalk, 3, { verdict: 'good', goodPieces: 72, note: 'Packed for the fair the same day.' });
-    make(nettle, 0, null);
-  })();
+    await make(bareFace, 6, { verdict: 'good', goodPieces: 8, note: 'Hard the next evening, edges clean.' });
+    await make(ropewalk, 3, { verdict: 'good', goodPieces: 72, note: 'Packed for the fair the same day.' });
+    await make(nettle, 0, null);
+    workshop.db.exec('COMMIT');
+  } catch (error) {
+    workshop.db.exec('ROLLBACK');
+    throw error;
+  }
 }
 
-function eventFor(step: ReturnType<typeof runState>['steps'][number], place: number): RunEvent {
-  if (step.targetG === null) return { type: 'done', stepId: step.id };
-  const weighed = step.targetG * (1 + (HAND[place % HAND.length] ?? 0));
-  return { type: 'weighed', stepId: step.id, massG: Number(weighed.toFixed(weighed < 20 ? 2 : 1)) };
+function eventFor({ id, targetG }: TaskState, place: number): RunEvent {
+  if (targetG === null) return { kind: 'done', taskId: id };
+  const weighed = targetG * (1 + (HAND[place % HAND.length] ?? 0));
+  return { kind: 'weighed', taskId: id, massG: Number(weighed.toFixed(weighed < 20 ? 2 : 1)) };
 }
 
 const folder = process.argv[2];
 if (folder !== undefined) {
   const workshop = openWorkshop(folder);
-  seed(workshop, new Date());
-  workshop.db.close();
+  seed(workshop, new Date()).then(
+    () => workshop.db.close(),
+    (error) => {
+      console.error(error);
+      process.exitCode = 1;
+    },
+  );
 }

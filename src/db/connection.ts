@@ -14,6 +14,8 @@ export function openDatabase(path: string): Database.Database {
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
     db.pragma('busy_timeout = 5000');
+    // Letters of any language without regard to their case: SQLite's own lower() knows those of English.
+    db.function('folded', { deterministic: true }, (text) => String(text).toLocaleLowerCase('und'));
     migrate(db, MIGRATIONS);
   } catch (error) {
     db.close();

@@ -1,15 +1,23 @@
 import type Database from 'better-sqlite3';
-import { costPerOne, type Lot } from '../core/stock/lot';
-import type { LotStock, StockEntry } from '../core/stock/stock';
+import { ok } from '../core/result';
+import { costPerOne, type Lot, lotSchema } from '../core/stock/lot';
+import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
+import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
 
+const READER = recordReader(lotSchema);
+
 interface Row {
+  id: string;
   record: string;
+  shape: number;
   revision: number;
 }
 
 interface StockRow {
+  id: string;
   record: string;
+  shape: number;
   left: number;
 }
 
@@ -19,59 +27,71 @@ interface EntryRow {
   at: string;
   kind: StockEntry['kind'];
   change: number;
-  run_id: string | null;
+  owner_kind: EntryOwner['kind'] | null;
+  owner_id: string | null;
   note: string;
 }
 
-const ENTRY = 'SELECT id, lot_id, at, kind, change, run_id, note FROM stock_entries';
+const ENTRY = 'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, note FROM stock_entries';
 
 /** Lots and the entries that explain their stock. */
 export function lotTable(db: Database.Database) {
-  const one = db.prepare<[string], Row>('SELECT record, revision FROM lots WHERE id = ?');
+  const one = db.prepare<[string], Row>('SELECT id, record, shape, revision FROM lots WHERE id = ?');
   const ofMaterial = db.prepare<[string], Row>(
-    `SELECT record, revision FROM lots WHERE material_id = ? ORDER BY record ->> 'boughtOn', id`,
+    `SELECT id, record, shape, revision FROM lots WHERE material_id = ? ORDER BY record ->> 'boughtOn', id`,
   );
-  const all = db.prepare<[], Row>(`SELECT record, revision FROM lots ORDER BY record ->> 'boughtOn', id`);
-  const insert = db.prepare<[string, string, string, string]>(
-    'INSERT INTO lots (id, material_id, record, revision, changed_at) VALUES (?, ?, ?, 1, ?)',
+  const all = db.prepare<[], Row>(
+    `SELECT id, record, shape, revision FROM lots ORDER BY record ->> 'boughtOn', id`,
+  );
+  const insert = db.prepare<[string, string, string, number, string]>(
+    'INSERT INTO lots (id, material_id, record, shape, revision, changed_at) VALUES (?, ?, ?, ?, 1, ?)',
   );
   const update = db.prepare<[string, string, string, number]>(
     'UPDATE lots SET record = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
   );
   const stock = db.prepare<[], StockRow>(
-    `SELECT lots.record, coalesce(sum(e.change), 0) AS left
+    `SELECT lots.id, lots.record, lots.shape, coalesce(sum(e.change), 0) AS left
      FROM lots LEFT JOIN stock_entries e ON e.lot_id = lots.id
      GROUP BY lots.id ORDER BY lots.record ->> 'boughtOn', lots.id`,
   );
-  const addEntry = db.prepare<[string, string, string, string, number, string | null, string]>(
-    'INSERT INTO stock_entries (id, lot_id, at, kind, change, run_id, note) VALUES (?, ?, ?, ?, ?, ?, ?)',
+  const addEntry = db.prepare<[string, string, string, string, number, string | null, string | null, string]>(
+    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, note)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
   );
   const entriesOfLot = db.prepare<[string], EntryRow>(`${ENTRY} WHERE lot_id = ? ORDER BY place`);
-  const entriesOfRun = db.prepare<[string], EntryRow>(`${ENTRY} WHERE run_id = ? ORDER BY place`);
+  const entriesOfRun = db.prepare<[string], EntryRow>(
+    `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
+  );
   const isKnown = db.prepare<[string], { known: number }>(
     'SELECT count(*) AS known FROM stock_entries WHERE id = ?',
   );
-  const stored = (row: Row): Stored<Lot> => ({ item: JSON.parse(row.record), revision: row.revision });
+  const read = ({ id, record, shape, revision }: Row) => {
+    const lot = READER.read(id, record, shape);
+    return lot.success ? ok<Stored<Lot>>({ item: lot.data, revision }) : lot;
+  };
   const entry = (row: EntryRow): StockEntry => ({
     id: row.id,
     lotId: row.lot_id,
     at: row.at,
     kind: row.kind,
     change: row.change,
-    runId: row.run_id,
+    owner:
+      row.owner_kind === null || row.owner_id === null ? null : { kind: row.owner_kind, id: row.owner_id },
     note: row.note,
   });
 
   return {
     find(id: string): Stored<Lot> | undefined {
       const row = one.get(id);
-      return row && stored(row);
+      return row && itemOf(read(row));
     },
-    all: (): Stored<Lot>[] => all.all().map(stored),
+    /** Those that can be read, in the order they were bought. */
+    all: (): Stored<Lot>[] => readable(all.all().map(read)),
+    broken: (): BrokenRecord[] => broken(all.all().map(read)),
     /** In the order they were bought. */
-    ofMaterial: (materialId: string): Stored<Lot>[] => ofMaterial.all(materialId).map(stored),
+    ofMaterial: (materialId: string): Stored<Lot>[] => readable(ofMaterial.all(materialId).map(read)),
     insert(lot: Lot, at: string): void {
-      insert.run(lot.id, lot.materialId, JSON.stringify(lot), at);
+      insert.run(lot.id, lot.materialId, JSON.stringify(lot), READER.shape, at);
     },
     /** False when the lot is no longer at `revision`. */
     update(lot: Lot, revision: number, at: string): boolean {
@@ -80,17 +100,19 @@ export function lotTable(db: Database.Database) {
     /** What is left of every lot, by material, each in the order it was bought. */
     stock(): Map<string, LotStock[]> {
       const byMaterial = new Map<string, LotStock[]>();
-      for (const { record, left } of stock.all()) {
-        const lot: Lot = JSON.parse(record);
+      for (const { id: lotId, record, shape, left } of stock.all()) {
+        const known = READER.read(lotId, record, shape);
+        if (!known.success) continue;
+        const lot = known.data;
         const { id, materialId, number, bestBefore } = lot;
-        const known = byMaterial.get(materialId) ?? [];
-        known.push({ id, number, left, bestBefore, costPerOne: costPerOne(lot) });
-        byMaterial.set(materialId, known);
+        const ofMaterial = byMaterial.get(materialId) ?? [];
+        ofMaterial.push({ id, number, left, bestBefore, costPerOne: costPerOne(lot) });
+        byMaterial.set(materialId, ofMaterial);
       }
       return byMaterial;
     },
-    addEntry({ id, lotId, at, kind, change, runId, note }: StockEntry): void {
-      addEntry.run(id, lotId, at, kind, change, runId, note);
+    addEntry({ id, lotId, at, kind, change, owner, note }: StockEntry): void {
+      addEntry.run(id, lotId, at, kind, change, owner?.kind ?? null, owner?.id ?? null, note);
     },
     hasEntry: (id: string): boolean => isKnown.get(id)?.known === 1,
     entriesOfLot: (lotId: string): StockEntry[] => entriesOfLot.all(lotId).map(entry),

@@ -1,4 +1,6 @@
 import type Database from 'better-sqlite3';
+import { ok } from '../core/result';
+import { type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
 
 /** A record of the shelf or the mold book, with the count of its saves. */
 export interface Stored<Item> {
@@ -7,7 +9,9 @@ export interface Stored<Item> {
 }
 
 interface Row {
+  id: string;
   record: string;
+  shape: number;
   revision: number;
 }
 
@@ -15,35 +19,43 @@ interface Row {
 export function recordTable<Item extends { id: string; name: string }>(
   db: Database.Database,
   table: 'materials' | 'molds',
+  reader: RecordReader<Item>,
 ) {
   const all = db.prepare<[], Row>(
-    `SELECT record, revision FROM ${table} ORDER BY record ->> 'name' COLLATE NOCASE, id`,
+    `SELECT id, record, shape, revision FROM ${table} ORDER BY record ->> 'name' COLLATE NOCASE, id`,
   );
-  const one = db.prepare<[string], Row>(`SELECT record, revision FROM ${table} WHERE id = ?`);
-  const insert = db.prepare<[string, string, string]>(
-    `INSERT INTO ${table} (id, record, revision, changed_at) VALUES (?, ?, 1, ?)`,
+  const one = db.prepare<[string], Row>(`SELECT id, record, shape, revision FROM ${table} WHERE id = ?`);
+  const insert = db.prepare<[string, string, number, string]>(
+    `INSERT INTO ${table} (id, record, shape, revision, changed_at) VALUES (?, ?, ?, 1, ?)`,
   );
-  const update = db.prepare<[string, string, string, number]>(
-    `UPDATE ${table} SET record = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`,
+  const update = db.prepare<[string, number, string, string, number]>(
+    `UPDATE ${table} SET record = ?, shape = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`,
   );
   const remove = db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ?`);
-  const stored = (row: Row): Stored<Item> => ({ item: JSON.parse(row.record), revision: row.revision });
+  const read = ({ id, record, shape, revision }: Row) => {
+    const item = reader.read(id, record, shape);
+    return item.success ? ok({ item: item.data, revision }) : item;
+  };
 
   return {
-    all: (): Stored<Item>[] => all.all().map(stored),
+    /** Those that can be read, by name. */
+    all: (): Stored<Item>[] => readable(all.all().map(read)),
+    /** Those that can't. */
+    broken: (): BrokenRecord[] => broken(all.all().map(read)),
+    /** @throws BrokenRecordError */
     find(id: string): Stored<Item> | undefined {
       const row = one.get(id);
-      return row && stored(row);
+      return row && itemOf(read(row));
     },
     insert(item: Item, at: string): void {
-      insert.run(item.id, JSON.stringify(item), at);
+      insert.run(item.id, JSON.stringify(item), reader.shape, at);
     },
     remove(id: string): void {
       remove.run(id);
     },
     /** False when the record is no longer at `revision`. */
     update(item: Item, revision: number, at: string): boolean {
-      return update.run(JSON.stringify(item), at, item.id, revision).changes === 1;
+      return update.run(JSON.stringify(item), reader.shape, at, item.id, revision).changes === 1;
     },
   };
 }

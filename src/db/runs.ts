@@ -1,83 +1,163 @@
 import type Database from 'better-sqlite3';
-import type { RecordedEvent, Run, RunEvent } from '../core/run/run';
+import type { HouseRules } from '../core/houseRules/houseRules';
+import type { Sheet } from '../core/plan/sheet';
+import { ok, type Result } from '../core/result';
+import { eventSourceSchema, type RecordedEvent, type Run, runEventSchema } from '../core/run/run';
+import { snapshotSchema } from '../core/run/snapshot';
+import { type BrokenRecord, broken, itemOf, type RecordReader, readable, recordReader } from './readRecord';
+import { derivedEvent, derivedSnapshot } from './upcasters/run';
 
 interface RunRow {
   id: string;
   plan_id: string;
   plan_version: number;
   started_at: string;
-  sheet: string;
-  findings: string;
+  plan_name: string;
+  shape: number;
+  snapshot: string;
 }
 
 interface EventRow {
   at: string;
+  occurred_at: string | null;
+  source: string;
+  shape: number;
   event: string;
 }
 
 export type RunEnding = 'finished' | 'abandoned';
 
-export function runTable(db: Database.Database) {
-  const one = db.prepare<[string], RunRow>(
-    'SELECT id, plan_id, plan_version, started_at, sheet, findings FROM runs WHERE id = ?',
+/** A page of a list, and how many there are in all. */
+export interface Page<Item> {
+  items: Item[];
+  broken: BrokenRecord[];
+  total: number;
+}
+
+const COLUMNS = 'id, plan_id, plan_version, started_at, plan_name, shape, snapshot';
+const FOUND = `ended = 'finished' AND (? = '' OR instr(folded(plan_name || ' ' || note), folded(?)) > 0)`;
+
+/** @param rulesNow what a run from before snapshots is shown by */
+export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
+  const one = db.prepare<[string], RunRow>(`SELECT ${COLUMNS} FROM runs WHERE id = ?`);
+  const open = db.prepare<[], RunRow>(
+    `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
   );
-  const open = db.prepare<[], { id: string }>(
-    'SELECT id FROM runs WHERE ended IS NULL ORDER BY started_at DESC',
+  const finished = db.prepare<[string, string, number, number], RunRow>(
+    `SELECT ${COLUMNS} FROM runs WHERE ${FOUND} ORDER BY ended_at DESC, id LIMIT ? OFFSET ?`,
   );
-  const finished = db.prepare<[], { id: string }>(
-    `SELECT runs.id FROM runs JOIN run_events e ON e.run_id = runs.id
-     WHERE runs.ended = 'finished' AND e.place = (SELECT max(place) FROM run_events WHERE run_id = runs.id)
-     ORDER BY e.at DESC`,
+  const countFinished = db.prepare<[string, string], { total: number }>(
+    `SELECT count(*) AS total FROM runs WHERE ${FOUND}`,
+  );
+  const ofMold = db.prepare<[string, number], RunRow>(
+    `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
+     ORDER BY ended_at DESC, id LIMIT ?`,
   );
   const events = db.prepare<[string], EventRow>(
-    'SELECT at, event FROM run_events WHERE run_id = ? ORDER BY place',
+    'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
   );
   const hasEvent = db.prepare<[string, string], { place: number }>(
     'SELECT place FROM run_events WHERE run_id = ? AND event_id = ?',
   );
-  const insert = db.prepare<[string, string, number, string, string, string]>(
-    'INSERT INTO runs (id, plan_id, plan_version, started_at, sheet, findings) VALUES (?, ?, ?, ?, ?, ?)',
+  const insert = db.prepare<[string, string, number, string, string, number, string]>(
+    `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, shape, snapshot)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
   );
-  const append = db.prepare<[string, string, string, string, string]>(
-    `INSERT INTO run_events (run_id, place, event_id, at, event)
-     VALUES (?, (SELECT 1 + count(*) FROM run_events WHERE run_id = ?), ?, ?, ?)`,
+  const append = db.prepare<[string, string, string, string, string, string, number, string]>(
+    `INSERT INTO run_events (run_id, place, event_id, at, occurred_at, source, shape, event)
+     VALUES (?, (SELECT 1 + count(*) FROM run_events WHERE run_id = ?), ?, ?, ?, ?, ?, ?)`,
   );
-  const end = db.prepare<[RunEnding, string]>('UPDATE runs SET ended = ? WHERE id = ?');
+  const end = db.prepare<[RunEnding, string, string, string]>(
+    'UPDATE runs SET ended = ?, ended_at = ?, note = ? WHERE id = ?',
+  );
 
-  function find(id: string): Run | undefined {
-    const row = one.get(id);
-    if (!row) return undefined;
-    return {
+  let snapshots: { by: HouseRules; reader: RecordReader<Run['snapshot']> } | null = null;
+  const snapshotReader = () => {
+    const by = rulesNow();
+    if (snapshots?.by !== by)
+      snapshots = { by, reader: recordReader(snapshotSchema, [(record) => derivedSnapshot(record, by)]) };
+    return snapshots.reader;
+  };
+  const runOf = (row: RunRow): Result<Run, BrokenRecord> => {
+    const snapshot = snapshotReader().read(row.id, row.snapshot, row.shape);
+    if (!snapshot.success) return snapshot;
+    const read = eventReader(snapshot.data.sheet);
+    const recorded: RecordedEvent[] = [];
+    for (const each of events.all(row.id)) {
+      const event = read.read(row.id, each.event, each.shape);
+      if (!event.success) return event;
+      const source = eventSourceSchema.catch({}).parse(JSON.parse(each.source));
+      recorded.push({
+        occurredAt: each.occurred_at ?? each.at,
+        recordedAt: each.at,
+        source,
+        event: event.data,
+      });
+    }
+    return ok({
       id: row.id,
       planId: row.plan_id,
       planVersion: row.plan_version,
       startedAt: row.started_at,
-      sheet: JSON.parse(row.sheet),
-      findings: JSON.parse(row.findings),
-      events: events.all(id).map(({ at, event }): RecordedEvent => ({ at, event: JSON.parse(event) })),
-    };
-  }
-  const found = ({ id }: { id: string }): Run[] => {
-    const run = find(id);
-    return run ? [run] : [];
+      snapshot: snapshot.data,
+      events: recorded,
+    });
+  };
+  const page = (rows: RunRow[], total: number): Page<Run> => {
+    const reads = rows.map(runOf);
+    return { items: readable(reads), broken: broken(reads), total };
   };
 
   return {
-    find,
+    /** @throws BrokenRecordError */
+    find(id: string): Run | undefined {
+      const row = one.get(id);
+      return row && itemOf(runOf(row));
+    },
     /** Runs on the bench, the last started first. */
-    open: (): Run[] => open.all().flatMap(found),
-    /** Finished runs, the last finished first. */
-    finished: (): Run[] => finished.all().flatMap(found),
-    insert(run: Run): void {
-      const { id, planId, planVersion, startedAt, sheet, findings } = run;
-      insert.run(id, planId, planVersion, startedAt, JSON.stringify(sheet), JSON.stringify(findings));
+    open(): Page<Run> {
+      const rows = open.all();
+      return page(rows, rows.length);
+    },
+    /** Finished runs whose plan or note has these words, the last finished first. */
+    finished({ search = '', offset = 0, limit = 50 } = {}): Page<Run> {
+      const total = countFinished.get(search, search)?.total ?? 0;
+      return page(finished.all(search, search, limit, offset), total);
+    },
+    /** The last finished runs in a mold. */
+    ofMold: (moldId: string, limit: number): Run[] => readable(ofMold.all(moldId, limit).map(runOf)),
+    insert({ id, planId, planVersion, startedAt, snapshot }: Run): void {
+      insert.run(
+        id,
+        planId,
+        planVersion,
+        startedAt,
+        snapshot.sheet.planName,
+        snapshotReader().shape,
+        JSON.stringify(snapshot),
+      );
     },
     hasEvent: (runId: string, eventId: string): boolean => hasEvent.get(runId, eventId) !== undefined,
-    append(runId: string, eventId: string, at: string, event: RunEvent): void {
-      append.run(runId, runId, eventId, at, JSON.stringify(event));
+    append(runId: string, eventId: string, { recordedAt, occurredAt, source, event }: RecordedEvent): void {
+      append.run(
+        runId,
+        runId,
+        eventId,
+        recordedAt,
+        occurredAt,
+        JSON.stringify(source),
+        EVENT_SHAPE,
+        JSON.stringify(event),
+      );
     },
-    end(runId: string, ending: RunEnding): void {
-      end.run(ending, runId);
+    end(runId: string, ending: RunEnding, at: string, note: string): void {
+      end.run(ending, at, note, runId);
     },
   };
+}
+
+const EVENT_SHAPE = 2;
+
+function eventReader(sheet: Sheet) {
+  return recordReader(runEventSchema, [(record) => derivedEvent(record, sheet)]);
 }

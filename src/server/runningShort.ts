@@ -1,7 +1,7 @@
 import { isCounted } from '../core/materials/material';
-import { runState } from '../core/run/runState';
+import { stillNeeded } from '../core/run/usedMaterials';
 import { buyList } from '../core/stock/fromShelf';
-import { type Need, needOf, needOfEmbed } from '../core/stock/need';
+import { type Need, needOf } from '../core/stock/need';
 import { leftOf } from '../core/stock/stock';
 import type { PlanView } from './views';
 import type { Workshop } from './workshop';
@@ -31,20 +31,8 @@ export function runningShort(
       short.set(materialId, [...(short.get(materialId) ?? []), { name, href, short: buy }]);
     }
   };
-  for (const run of runs.open()) {
-    const open = runState(run).steps.flatMap((step): Need[] => {
-      const pour = run.sheet.pours[step.pourIndex];
-      if (!pour || step.doneAt !== null) return [];
-      if (step.kind === 'set-embeds')
-        return pour.embeds.flatMap((embed) => needOfEmbed(embed, run.sheet.pieces) ?? []);
-      if (step.targetG === null) return [];
-      const material = step.kind === 'weigh-dose' ? pour.lines[step.lineIndex]?.material : pour.base;
-      return material
-        ? [{ materialId: material.id, name: material.name, amount: step.targetG, isCounted: false }]
-        : [];
-    });
-    look(open, `${run.sheet.planName}, on the bench`, `/bench/${run.id}`);
-  }
+  for (const run of runs.open().items)
+    look(stillNeeded(run), `${run.snapshot.sheet.planName}, on the bench`, `/bench/${run.id}`);
   for (const { stored, sheet } of views)
     if (sheet) look(needOf(sheet), stored.plan.name, `/plans/${stored.id}`);
 

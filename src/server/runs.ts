@@ -1,9 +1,15 @@
+import { allFindings } from '../core/checks/allFindings';
 import { hasStop, reviewPlan } from '../core/checks/review';
-import type { Run, RunEvent } from '../core/run/run';
-import { checkEvent, type RunFault, withEvent } from '../core/run/runState';
+import type { Sheet } from '../core/plan/sheet';
+import { roundsPlaced } from '../core/pourPlan/schedule';
+import { checkEvent, type RunFault, withEvent } from '../core/run/progress';
+import type { EventSource, Run, RunEvent } from '../core/run/run';
+import { slimRules, slimSheet } from '../core/run/snapshot';
+import { piecesOfRound } from '../core/work/rounds';
 import { checkContext } from './checkContext';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
+import { pourPlanOf } from './pourPlan';
 import { notFound, Problem } from './problem';
 import { putIntoScrapJar, takeForRun } from './stock';
 import type { Workshop } from './workshop';
@@ -15,40 +21,71 @@ export function findRun({ runs }: Workshop, id: string): Run {
 }
 
 /**
- * Takes a plan's newest version to the bench, its sheet frozen as it is now. The caller chooses the id, so that
- * a request sent twice starts one run.
+ * Takes a plan's newest version to the bench: its sheet, the house rules, its tasks with their times and everything that
+ * was found, frozen as they are now. The caller chooses the id, so that a request sent twice starts one run.
  *
- * @throws Problem 409 when the plan has a stop
+ * @throws Problem 409 when the plan has a stop, or takes more rounds than one run
  */
-export function startRun(workshop: Workshop, id: string, planId: string): Run {
-  const start = workshop.db.transaction((): Run => {
-    const known = workshop.runs.find(id);
-    if (known) return known;
-    const { plan, version } = findPlan(workshop, planId);
-    const { sheet, findings } = reviewPlan(planFileOf(workshop, plan), checkContext(workshop));
-    if (!sheet || hasStop(findings)) {
-      throw new Problem(
-        409,
-        'plan-has-stops',
-        'This plan has a stop among its checks. Mend it in the plan first.',
-        {
-          findings: findings.filter(({ severity }) => severity === 'stop'),
-        },
-      );
-    }
+export async function startRun(workshop: Workshop, id: string, planId: string): Promise<Run> {
+  const known = workshop.runs.find(id);
+  if (known) return known;
+  const { plan, version, revision } = findPlan(workshop, planId);
+  const context = checkContext(workshop);
+  const { rules } = context;
+  const review = reviewPlan(planFileOf(workshop, plan), context);
+  const { sheet } = review;
+  if (!sheet || hasStop(review.findings)) throw stopped(review.findings);
+  if (roundsPlaced(sheet, rules) < sheet.totals.rounds)
+    throw tooManyRounds(sheet, roundsPlaced(sheet, rules));
+  const pourPlan = await pourPlanOf(sheet, rules);
+  const findings = allFindings(review, pourPlan, rules, null);
+  const start = workshop.db.transaction((): Run | null => {
+    const started = workshop.runs.find(id);
+    if (started) return started;
+    // Saved anew while its times were worked out: what was looked at is no longer the plan.
+    if (findPlan(workshop, planId).revision !== revision) return null;
     const run: Run = {
       id,
       planId,
       planVersion: version,
       startedAt: workshop.now(),
-      sheet,
-      findings,
+      snapshot: {
+        sheet: slimSheet(sheet),
+        rules: slimRules(rules),
+        tasks: pourPlan.tasks,
+        findings,
+        isDerived: false,
+      },
       events: [],
     };
     workshop.runs.insert(run);
     return run;
   });
-  return start.immediate();
+  return start.immediate() ?? startRun(workshop, id, planId);
+}
+
+function stopped(findings: ReturnType<typeof reviewPlan>['findings']): Problem {
+  return new Problem(
+    409,
+    'plan-has-stops',
+    'This plan has a stop among its checks. Mend it in the plan first.',
+    { findings: findings.filter(({ severity }) => severity === 'stop') },
+  );
+}
+
+function tooManyRounds(sheet: Sheet, most: number): Problem {
+  return new Problem(
+    409,
+    'too-many-rounds',
+    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * piecesOfRound(sheet, 0)} pieces at the most in a run.`,
+  );
+}
+
+/** What an event is recorded with, as far as its sender says it. */
+export interface EventAbout {
+  /** ISO 8601; now where it is left out. */
+  occurredAt?: string | undefined;
+  source?: EventSource | undefined;
 }
 
 /**
@@ -57,20 +94,28 @@ export function startRun(workshop: Workshop, id: string, planId: string): Run {
  *
  * @throws Problem 409 when the event can't follow what has happened
  */
-export function recordEvent(workshop: Workshop, runId: string, eventId: string, event: RunEvent): Run {
+export function recordEvent(
+  workshop: Workshop,
+  runId: string,
+  eventId: string,
+  event: RunEvent,
+  { occurredAt, source = {} }: EventAbout = {},
+): Run {
   const record = workshop.db.transaction((): Run => {
     const run = findRun(workshop, runId);
     if (workshop.runs.hasEvent(runId, eventId)) return run;
     const checked = checkEvent(run, event);
     if (!checked.success) throw new Problem(409, checked.error.code, explainRunFault(checked.error), { run });
-    const at = workshop.now();
-    workshop.runs.append(runId, eventId, at, event);
-    if (event.type === 'finished') {
+    const recordedAt = workshop.now();
+    const recorded = { occurredAt: occurredAt ?? recordedAt, recordedAt, source, event };
+    workshop.runs.append(runId, eventId, recorded);
+    if (event.kind === 'finished') {
       takeForRun(workshop, run, event.lots ?? []);
       putIntoScrapJar(workshop, run, event.toScrapG ?? 0);
     }
-    if (event.type === 'finished' || event.type === 'abandoned') workshop.runs.end(runId, event.type);
-    return withEvent(run, { at, event });
+    if (event.kind === 'finished' || event.kind === 'abandoned')
+      workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);
+    return withEvent(run, recorded);
   });
   return record.immediate();
 }
@@ -79,17 +124,21 @@ function explainRunFault(fault: RunFault): string {
   switch (fault.code) {
     case 'run-has-ended':
       return 'This run has ended, and what it holds stays as it is.';
-    case 'unknown-step':
-      return `There is no step “${fault.stepId}” in this run.`;
+    case 'unknown-task':
+      return `There is no task “${fault.taskId}” in this run.`;
     case 'already-done':
-      return 'This step has been ticked already, perhaps on another screen. Undo it first to weigh again.';
+      return 'This task has been ticked already, perhaps on another screen. Undo it first to weigh again.';
     case 'not-a-weighing':
-      return 'Nothing is weighed in this step. Tick it without a weight.';
+      return 'Nothing is weighed in this task. Tick it without a weight.';
     case 'needs-a-weight':
-      return 'This step needs the weight that is on the scale.';
+      return 'This task needs the weight that is on the scale.';
     case 'not-done-yet':
-      return 'This step is open, so there is nothing to undo.';
-    case 'steps-are-open':
-      return `${fault.open} ${fault.open === 1 ? 'step is' : 'steps are'} still open. Tick them first, or give the run up.`;
+      return 'This task is open, so there is nothing to undo.';
+    case 'is-a-wait':
+      return 'This passes by itself. Go on with what comes after it.';
+    case 'needs-first':
+      return `${fault.needs.length === 1 ? 'One task' : `${fault.needs.length} tasks`} must be done before this one: ${fault.needs.slice(0, 3).join(', ')}.`;
+    case 'tasks-are-open':
+      return `${fault.open} ${fault.open === 1 ? 'task is' : 'tasks are'} still open. Do them first, or give the run up.`;
   }
 }

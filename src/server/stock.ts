@@ -39,7 +39,7 @@ export function addLot(workshop: Workshop, lot: NewLot, id = workshop.newId()): 
       throw invalidField('materialId', `names “${lot.materialId}”, which is not on the shelf`);
     const at = now();
     lots.insert({ ...lot, id }, at);
-    lots.addEntry({ id: newId(), lotId: id, at, kind: 'bought', change: lot.amount, runId: null, note: '' });
+    lots.addEntry({ id: newId(), lotId: id, at, kind: 'bought', change: lot.amount, owner: null, note: '' });
   });
   add.immediate();
   return findLot(workshop, id);
@@ -68,7 +68,7 @@ export function saveLot(workshop: Workshop, lot: Lot, revision: number): LotView
           `is less than what has gone from it already: ${grams(before.item.amount - left)}`,
         );
       const note = 'Amount that came, put right';
-      lots.addEntry({ id: newId(), lotId: lot.id, at, kind: 'correction', change, runId: null, note });
+      lots.addEntry({ id: newId(), lotId: lot.id, at, kind: 'correction', change, owner: null, note });
     }
   });
   save.immediate();
@@ -101,7 +101,7 @@ export function editStock(workshop: Workshop, lotId: string, entryId: string, ed
       throw invalidField('change', `takes more than the ${grams(left)} that is left. Count the lot instead`);
     }
     const { kind, note } = edit;
-    workshop.lots.addEntry({ id: entryId, lotId, at: workshop.now(), kind, change, runId: null, note });
+    workshop.lots.addEntry({ id: entryId, lotId, at: workshop.now(), kind, change, owner: null, note });
   });
   work.immediate();
   return findLot(workshop, lotId);
@@ -128,7 +128,7 @@ export function takeForRun(
   for (const { materialId, amount: used } of usedMaterials(run)) {
     const chosenId = chosen.find((choice) => choice.materialId === materialId)?.lotId;
     const { takings, beyondBook } = takeFromLots(stock.get(materialId) ?? [], used, chosenId);
-    const common = { at, runId: run.id };
+    const common = { at, owner: { kind: 'run' as const, id: run.id } };
     if (beyondBook) {
       const note = 'More was there than the book said';
       const { lotId, amount } = beyondBook;
@@ -146,7 +146,7 @@ export function takeForRun(
 export function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): void {
   if (!(massG > 0)) return;
   const { materials, now, newId } = workshop;
-  const { planName, pours } = run.sheet;
+  const { planName, pours } = run.snapshot.sheet;
   const name = `Scrap of ${planName.replaceAll(';', ',')}`.slice(0, 80);
   const known = materials.all().find(({ item }) => item.kind === 'scrap' && item.name === name)?.item;
   const [most] = pours.toSorted((a, b) => b.intoMoldG - a.intoMoldG);

@@ -1,15 +1,18 @@
 import { accessSync, constants } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type Database from 'better-sqlite3';
-import type { Material } from '../core/materials/material';
-import type { Mold } from '../core/molds/mold';
+import { type Material, materialSchema } from '../core/materials/material';
+import { type Mold, moldSchema } from '../core/molds/mold';
 import { openDatabase } from '../db/connection';
 import { houseRulesTable } from '../db/houseRules';
 import { lotTable } from '../db/lots';
 import { NewerDatabaseError } from '../db/migrate';
 import { planTable } from '../db/plans';
+import { recordReader } from '../db/readRecord';
 import { recordTable } from '../db/records';
 import { runTable } from '../db/runs';
+import { completeMaterial } from '../db/upcasters/material';
+import { completeMold } from '../db/upcasters/mold';
 import { makeFolder } from './makeFolder';
 import { Problem } from './problem';
 
@@ -33,14 +36,15 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
   const inMemory = dataFolder === ':memory:';
   if (!inMemory) makeFolder(dataFolder);
   const db = openDatabase(inMemory ? dataFolder : join(dataFolder, DATABASE_FILE));
+  const houseRules = houseRulesTable(db);
   return {
     db,
-    materials: recordTable<Material>(db, 'materials'),
-    molds: recordTable<Mold>(db, 'molds'),
+    materials: recordTable<Material>(db, 'materials', recordReader(materialSchema, [completeMaterial])),
+    molds: recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold])),
     plans: planTable(db),
-    runs: runTable(db),
+    runs: runTable(db, () => houseRules.read().item),
     lots: lotTable(db),
-    houseRules: houseRulesTable(db),
+    houseRules,
     now,
     newId: () => crypto.randomUUID(),
   };

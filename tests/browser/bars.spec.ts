@@ -157,8 +157,8 @@ for (const name of HANDS) {
     expect(await cubes.count()).toBeGreaterThan(6);
     await press(page.getByRole('button', { name: 'To the bench' }));
     await page.waitForURL(/\/bench\//);
-    const steps = page.getByRole('navigation', { name: 'Steps' });
-    await expect(steps.getByRole('button', { name: /Moss offcuts, Flint offcuts/ })).toBeVisible();
+    const tasks = page.getByRole('navigation', { name: 'Tasks' });
+    await expect(tasks.getByRole('button', { name: /Moss offcuts, Flint offcuts/ })).toBeVisible();
   });
 
   test(`Paper Boats from nothing, by ${name}: boats made ahead on an ombré of four blues from one jug`, async ({
@@ -197,10 +197,10 @@ for (const name of HANDS) {
     await expect(totals.getByRole('link', { name: `Make ${boat} first` })).toBeVisible();
     await press(page.getByRole('button', { name: 'To the bench' }));
     await page.waitForURL(/\/bench\//);
-    const steps = page.getByRole('navigation', { name: 'Steps' });
+    const tasks = page.getByRole('navigation', { name: 'Tasks' });
     // One melt for all four; the later pours only add drops.
-    await expect(steps.getByRole('button', { name: /: Melt/ })).toHaveCount(1);
-    await expect(steps.getByRole('button', { name: /[BCD]: Quay Blue liquid/ })).toHaveCount(3);
-    await expect(steps.getByRole('button', { name: `D: ${boat}` })).toBeVisible();
+    await expect(tasks.getByRole('button', { name: /: Melt/ })).toHaveCount(1);
+    await expect(tasks.getByRole('button', { name: /[BCD]: Quay Blue liquid/ })).toHaveCount(3);
+    await expect(tasks.getByRole('button', { name: `D: ${boat}` })).toBeVisible();
   });
 }

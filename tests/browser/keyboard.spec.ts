@@ -69,11 +69,11 @@ test('by keyboard alone: new plan, doses, over the cap, mend, bench with 3 % mor
   await page.waitForURL(/\/bench\//);
   await expect(page.getByTestId('target')).toHaveText(/627\.4\s*g/);
   await expect(page.getByLabel('On the scale')).toBeFocused();
-  const steps = page.getByRole('navigation', { name: 'Steps' });
-  await expect(steps.getByRole('button', { name: /Bay & Rope/ })).toContainText('18.1 g');
+  const tasks = page.getByRole('navigation', { name: 'Tasks' });
+  await expect(tasks.getByRole('button', { name: /Bay & Rope/ })).toContainText('18.1 g');
   await page.keyboard.type('646.2');
   // 646.2 / 627.42 = 1.0299: the dose follows before anything is ticked.
-  await expect(steps.getByRole('button', { name: /Bay & Rope/ })).toContainText('18.6 g');
+  await expect(tasks.getByRole('button', { name: /Bay & Rope/ })).toContainText('18.6 g');
   await expect(page.getByText(/2\.99 % more: 18\.8 g over\./)).toBeVisible();
   await page.keyboard.press('Enter');
 
@@ -83,6 +83,10 @@ test('by keyboard alone: new plan, doses, over the cap, mend, bench with 3 % mor
   await expect(page.getByTestId('target')).toHaveText(/18\.6\s*g/);
   await page.keyboard.type('18.6 ');
   await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await tabTo(page, /^Done$/);
+  await page.keyboard.press('Enter');
+  // The run stays open while it sets, until it is out of the mold.
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
   await tabTo(page, /^Done$/);
   await page.keyboard.press('Enter');
 

@@ -66,7 +66,8 @@ test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and 
   await open(page, 'As a list');
   const rows = page.getByRole('region', { name: 'As a list' }).getByRole('row');
   await expect(rows.nth(1)).toContainText(begins);
-  await expect(rows.nth(1)).toContainText('Melt 370.0 g Chalk for A');
+  await expect(rows.nth(1)).toContainText(/Cut and weigh \d+\.\d g Chalk for A, cut up to 370\.0 g/);
+  const listed = await rows.evaluateAll((all) => all.map((row) => row.getAttribute('data-task')));
   await expect(rows.filter({ hasText: 'Pour B at 52 °C' })).toHaveCount(1);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { name: 'Doses' })).toBeVisible();
@@ -76,8 +77,13 @@ test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and 
   const told = await (await request.post('/api/pour-plan', { data: file })).json();
   expect(told.beginsAt).toBe(`2035-05-02T${begins}`);
   await page.goto(`/plans/${id}/sheet`);
-  await expect(page.getByRole('heading', { name: /Pour plan of .*, done by 2 May 2035/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /Melt 370.0 g Chalk for A/ })).toContainText(begins);
+  await expect(page.getByRole('row', { name: /Chalk for A, cut up to 370\.0 g/ })).toContainText(begins);
+  // List, endpoint and paper have the same tasks in the same order.
+  const printed = await page
+    .getByRole('row')
+    .evaluateAll((all) => all.flatMap((row) => row.getAttribute('data-task') ?? []));
+  expect(printed).toEqual(listed.slice(1));
+  expect(told.pourPlan.tasks.map((task: { id: string }) => task.id)).toEqual(printed);
   await expect(page.getByText(`Begin by 2 May 2035, ${begins}`)).toBeVisible();
 });
 

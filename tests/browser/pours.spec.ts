@@ -86,7 +86,7 @@ test('pours are added, sized in every way, moved and taken out; contradictions a
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.waitForURL(/\/bench\//);
   await expect(
-    page.getByRole('navigation', { name: 'Steps' }).getByRole('button', { name: /^C: Pour/ }),
+    page.getByRole('navigation', { name: 'Tasks' }).getByRole('button', { name: /^C: Pour/ }),
   ).toBeVisible();
 });
 

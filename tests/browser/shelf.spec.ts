@@ -158,20 +158,20 @@ test('a syndet head bar from an empty shelf: CSV, a drop, a blend, doses of each
 
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.waitForURL(/\/bench\//);
-  const steps = page.getByRole('navigation', { name: 'Steps' });
-  await expect(steps.getByRole('button', { name: 'Beaker into the jug' })).toBeVisible();
+  const tasks = page.getByRole('navigation', { name: 'Tasks' });
+  await expect(tasks.getByRole('button', { name: 'Beaker into the jug' })).toBeVisible();
   for (let step = 0; step < 30; step++) {
     const scale = page.getByLabel('On the scale');
     const done = page.getByRole('button', { name: 'Done' });
-    const ended = page.getByRole('heading', { name: 'Everything is ticked' });
+    const ended = page.getByRole('heading', { name: 'Out of the mold' });
     await expect(scale.or(done).or(ended)).toBeVisible();
     if (await ended.isVisible()) break;
-    const ticked = await steps.getByText(', ticked').count();
+    const ticked = await tasks.getByText(', ticked').count();
     if (await scale.isVisible()) {
       await scale.fill(((await page.getByTestId('target').textContent()) ?? '').replace(/[^\d.]/g, ''));
       await page.getByRole('button', { name: 'Tick', exact: true }).click();
     } else await done.click();
-    await expect(steps.getByText(', ticked')).toHaveCount(ticked + 1);
+    await expect(tasks.getByText(', ticked')).toHaveCount(ticked + 1);
   }
 
   // The lot that expires first gives all it has, the other the rest.

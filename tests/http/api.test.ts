@@ -40,13 +40,13 @@ function rawRequest(
   });
 }
 
-test('the pour plan of a file: layers, jobs in words, and findings; a file that is none is refused by its fields', async () => {
+test('the pour plan of a file: layers, tasks in words, and findings; a file that is none is refused by its fields', async () => {
   const whole = planFile([{ size: '8 mm' }, { size: 'rest', when: { afterMin: 60 } }], {}, BOX);
   const { status, body } = await send(server.base, 'POST', '/api/pour-plan', whole);
   assert.equal(status, 200);
   assert.equal(body.pourPlan.layers.length, 2);
   assert.ok(body.pourPlan.runs > 0);
-  assert.match(body.pourPlan.jobs[0].said, /^Melt /);
+  assert.match(body.pourPlan.tasks[0].said, /^Cut and weigh /);
   assert.ok(body.findings.some(({ code }: { code: string }) => code === 'heat-weak-bond'));
   const again = await send(server.base, 'POST', '/api/pour-plan', whole);
   assert.deepEqual(again.body, body);
@@ -195,7 +195,7 @@ test('a hostile value in any field of any body gets a clear answer, never a 500'
     [
       'POST',
       `/api/runs/${runId}/events`,
-      { eventId: crypto.randomUUID(), event: { type: 'weighed', stepId: 'A/none', massG: 1 } },
+      { eventId: crypto.randomUUID(), event: { kind: 'weighed', taskId: 'A/none', massG: 1 } },
     ],
   ];
   let asked = 0;

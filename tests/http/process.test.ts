@@ -21,13 +21,13 @@ test('kill -9 in a stream of ticks: every tick that was answered is there after 
 
   const answered: string[] = [];
   const ticking = (async () => {
-    // One step ticked and undone, over and over, until the server is gone.
+    // One task ticked and undone, over and over, until the server is gone.
     for (let turn = 0; turn < 100_000; turn++) {
       const eventId = crypto.randomUUID();
       const event =
         turn % 2 === 0
-          ? { type: 'weighed', stepId: 'A/base', massG: turn + 1 }
-          : { type: 'undone', stepId: 'A/base' };
+          ? { kind: 'weighed', taskId: 'r1/A/l1/base', massG: turn + 1 }
+          : { kind: 'undone', taskId: 'r1/A/l1/base' };
       try {
         const answer = await send(server.base, 'POST', `/api/runs/${runId}/events`, { eventId, event });
         assert.equal(answer.status, 201);

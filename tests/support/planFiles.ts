@@ -9,6 +9,7 @@ import type { Piece } from '../../src/core/materials/piece';
 import type { Scrap } from '../../src/core/materials/scrap';
 import type { Mold } from '../../src/core/molds/mold';
 import type { Embed, MadePiece } from '../../src/core/plan/embed';
+import type { When } from '../../src/core/plan/making';
 import {
   dose,
   PLAN_FILE_FORMAT,
@@ -19,7 +20,6 @@ import {
 import { type PourSize, parsePourSize } from '../../src/core/plan/pourSize';
 import type { PourWay } from '../../src/core/plan/pourWay';
 import { makeSheet, type Sheet } from '../../src/core/plan/sheet';
-import type { When } from '../../src/core/pourPlan/making';
 
 const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
 const dosed = {

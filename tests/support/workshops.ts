@@ -25,3 +25,14 @@ export function problemFrom(work: () => unknown): Problem {
   }
   throw new Error('no problem was thrown');
 }
+
+/** The problem that a promise is rejected with. */
+export async function problemOf(work: Promise<unknown>): Promise<Problem> {
+  try {
+    await work;
+  } catch (error) {
+    if (error instanceof Problem) return error;
+    throw error;
+  }
+  throw new Error('no problem was thrown');
+}

@@ -156,7 +156,7 @@ test('a frozen sheet of the third step comes up whole: poured as it was, from ju
   db.close();
   const up = openDatabase(path);
   const read = sheetSchema.safeParse(
-    JSON.parse(up.prepare('SELECT sheet FROM runs').pluck().get() as string),
+    JSON.parse(up.prepare("SELECT snapshot -> '$.sheet' FROM runs").pluck().get() as string),
   );
   assert.ok(read.success, read.success ? '' : read.error.message);
   assert.deepEqual(read.data, sheet);
@@ -200,7 +200,7 @@ test('records of the fourth step come up with nothing taught, and sheets that ar
   db.close();
   const up = openDatabase(path);
   const one = (sql: string) => JSON.parse(up.prepare(sql).pluck().get() as string);
-  assert.deepEqual(one('SELECT sheet FROM runs'), JSON.parse(JSON.stringify(sheet)));
+  assert.deepEqual(sheetSchema.parse(one("SELECT snapshot -> '$.sheet' FROM runs")), sheet);
   assert.deepEqual(one('SELECT record FROM molds'), JSON.parse(JSON.stringify(BOX)));
   assert.deepEqual(materialSchema.parse(one('SELECT record FROM materials')), base({ id: 'b' }));
   assert.deepEqual(houseRulesSchema.parse(one('SELECT record FROM house_rules')), rules);
@@ -237,14 +237,23 @@ test('what has happened can be neither changed nor deleted', () => {
   const db = openDatabase(join(folder, 'append.sqlite'));
   db.exec(`
     INSERT INTO plans VALUES ('p', 1, 1, 'now');
-    INSERT INTO plan_versions VALUES ('p', 1, '{}', 'now');
-    INSERT INTO runs VALUES ('r', 'p', 1, 'now', '{}', '[]', NULL);
-    INSERT INTO run_events VALUES ('r', 1, 'e', 'now', '{}');
+    INSERT INTO plan_versions (plan_id, version, record, changed_at) VALUES ('p', 1, '{}', 'now');
+    INSERT INTO runs (id, plan_id, plan_version, started_at) VALUES ('r', 'p', 1, 'now');
+    INSERT INTO run_events (run_id, place, event_id, at, event) VALUES ('r', 1, 'e', 'now', '{}');
   `);
   assert.throws(() => db.exec("UPDATE run_events SET event = '{}'"), /never changed/);
   assert.throws(() => db.exec('DELETE FROM run_events'), /never deleted/);
   assert.throws(() => db.exec("UPDATE plan_versions SET record = '{}'"), /has used this version/);
-  assert.throws(() => db.exec("INSERT INTO plan_versions VALUES ('nobody', 1, '{}', 'now')"), /FOREIGN KEY/);
-  assert.throws(() => db.exec("INSERT INTO molds VALUES ('m', 'not json', 1, 'now')"), /CHECK/);
+  assert.throws(
+    () =>
+      db.exec(
+        "INSERT INTO plan_versions (plan_id, version, record, changed_at) VALUES ('nobody', 1, '{}', 'now')",
+      ),
+    /FOREIGN KEY/,
+  );
+  assert.throws(
+    () => db.exec("INSERT INTO molds (id, record, revision, changed_at) VALUES ('m', 'not json', 1, 'now')"),
+    /CHECK/,
+  );
   db.close();
 });

@@ -2,18 +2,14 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { reviewPlan } from '../../src/core/checks/review';
 import type { PlanFile } from '../../src/core/plan/plan';
-import type { RunEvent } from '../../src/core/run/run';
-import { runState } from '../../src/core/run/runState';
 import { leftOf } from '../../src/core/stock/stock';
 import { importPlan } from '../../src/server/importPlan';
 import { planFileOf } from '../../src/server/planFile';
 import { createPlan, findPlan, madeByOthers, savePlan } from '../../src/server/plans';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
-import type { Workshop } from '../../src/server/workshop';
 import { BOX, base, isClose, mold, pieces, planFile } from '../support/planFiles';
+import { makeInWorkshop } from '../support/runs';
 import { emptyWorkshop, problemFrom, workshopWith } from '../support/workshops';
 
-const newId = () => crypto.randomUUID();
 const SMALL = mold({
   id: 'small',
   name: 'Small mold',
@@ -93,34 +89,13 @@ test('a plan that comes alone brings its pieces as bought ones, to the same shee
   assert.deepEqual(back.plan.pours[0]?.embeds?.[0]?.from, { is: 'plan', planId: boat.id });
 });
 
-function finished(workshop: Workshop, planId: string, toScrapG?: number) {
-  const { id } = startRun(workshop, newId(), planId);
-  for (const step of runState(findRun(workshop, id)).steps) {
-    const event: RunEvent =
-      step.plannedG === null
-        ? { type: 'done', stepId: step.id }
-        : { type: 'weighed', stepId: step.id, massG: step.plannedG };
-    recordEvent(workshop, id, newId(), event);
-  }
-  const eventId = newId();
-  const event: RunEvent = {
-    type: 'finished',
-    verdict: 'good',
-    goodPieces: 6,
-    note: '',
-    ...(toScrapG ? { toScrapG } : {}),
-  };
-  recordEvent(workshop, id, eventId, event);
-  return recordEvent(workshop, id, eventId, event);
-}
-
-test('what a run leaves goes into the scrap jar once, lot by lot, and can be set into the next plan', () => {
+test('what a run leaves goes into the scrap jar once, lot by lot, and can be set into the next plan', async () => {
   const { workshop, stored } = workshopWith(
     planFile([{ size: '5 mm', way: { trimmed: true } }, { size: 'rest' }], {}, BOX),
   );
-  finished(workshop, stored.id, 88.5);
-  finished(workshop, stored.id, 11.5);
-  finished(workshop, stored.id);
+  await makeInWorkshop(workshop, stored.id, { toScrapG: 88.5 });
+  await makeInWorkshop(workshop, stored.id, { toScrapG: 11.5 });
+  await makeInWorkshop(workshop, stored.id);
   const jars = workshop.materials.all().filter(({ item }) => item.kind === 'scrap');
   assert.deepEqual(
     jars.map(({ item }) => item.name),
@@ -139,6 +114,6 @@ test('what a run leaves goes into the scrap jar once, lot by lot, and can be set
     })),
   });
   const usedG = reviewPlan(planFileOf(workshop, plan.plan)).sheet?.pours[0]?.embeds[0]?.massG ?? 0;
-  finished(workshop, plan.id);
+  await makeInWorkshop(workshop, plan.id);
   assert.ok(isClose(leftOf(workshop.lots.stock().get(id) ?? []), 100 - usedG, 1e-9));
 });

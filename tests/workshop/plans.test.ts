@@ -41,15 +41,15 @@ test('a save that is sent twice, because its answer got lost, is no conflict', (
   assert.deepEqual(savePlan(workshop, stored.id, structuredClone(mine), stored.revision), first);
 });
 
-test('a version that a run has used stays; the next save begins a new one', () => {
+test('a version that a run has used stays; the next save begins a new one', async () => {
   const { workshop, stored } = workshopWith(file);
-  const run = startRun(workshop, crypto.randomUUID(), stored.id);
+  const run = await startRun(workshop, crypto.randomUUID(), stored.id);
   const next = savePlan(workshop, stored.id, { ...stored.plan, name: 'Changed' }, stored.revision);
   assert.deepEqual([next.version, next.used], [2, false]);
   assert.equal(savePlan(workshop, stored.id, { ...next.plan, pieces: 7 }, next.revision).version, 2);
   assert.equal(findPlan(workshop, stored.id, 1).plan.name, 'Test plan');
   assert.equal(findPlan(workshop, stored.id, 1).used, true);
-  assert.equal(workshop.runs.find(run.id)?.sheet.planName, 'Test plan');
+  assert.equal(workshop.runs.find(run.id)?.snapshot.sheet.planName, 'Test plan');
 });
 
 test('a plan that names something unknown is refused with the path of the field', () => {

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { runState } from '../../src/core/run/runState';
+import { progress } from '../../src/core/run/progress';
 import { runningShort } from '../../src/server/runningShort';
 import { recordEvent, startRun } from '../../src/server/runs';
 import { addLot } from '../../src/server/stock';
@@ -51,18 +51,18 @@ test('what was never bought is not counted; below its line is low; less than a p
   );
 });
 
-test('a run on the bench still needs what is not weighed yet', () => {
+test('a run on the bench still needs what is not weighed yet', async () => {
   const { workshop, stored } = workshopWith(file);
   lot(workshop, 'scent-1', 40);
-  const run = startRun(workshop, crypto.randomUUID(), stored.id);
-  const weigh = (stepId: string, massG: number) =>
-    recordEvent(workshop, run.id, crypto.randomUUID(), { type: 'weighed', stepId, massG });
-  const [base] = runState(run).steps;
+  const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const weigh = (taskId: string, massG: number) =>
+    recordEvent(workshop, run.id, crypto.randomUUID(), { kind: 'weighed', taskId, massG });
+  const [base] = progress(run).tasks;
   // Ten times the base in the jug: the dose follows, and is short.
-  weigh('A/base', (base?.targetG ?? 0) * 10);
+  weigh('r1/A/l1/base', (base?.targetG ?? 0) * 10);
   const onBench = () => short(workshop).flatMap(({ shortFor }) => shortFor.map(({ href }) => href));
   assert.deepEqual(onBench(), [`/bench/${run.id}`]);
-  recordEvent(workshop, run.id, crypto.randomUUID(), { type: 'done', stepId: 'A/melt' });
-  weigh('A/dose-1', 30);
+  recordEvent(workshop, run.id, crypto.randomUUID(), { kind: 'done', taskId: 'r1/A/l1/melt' });
+  weigh('r1/A/l1/dose-1', 30);
   assert.deepEqual(onBench(), []);
 });

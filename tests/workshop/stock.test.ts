@@ -2,15 +2,14 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import type { RunEvent } from '../../src/core/run/run';
-import { runState } from '../../src/core/run/runState';
 import { leftOf, sumOfEntries } from '../../src/core/stock/stock';
 import { deleteMaterial } from '../../src/server/materials';
 import { Problem } from '../../src/server/problem';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { recordEvent } from '../../src/server/runs';
 import { addLot, editStock, findLot, lotsOf, saveLot } from '../../src/server/stock';
-import type { Workshop } from '../../src/server/workshop';
 import { fragrance, isClose, planFile } from '../support/planFiles';
-import { problemFrom, workshopWith } from '../support/workshops';
+import { makeInWorkshop as make } from '../support/runs';
+import { problemFrom, problemOf, workshopWith } from '../support/workshops';
 
 const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
 
@@ -28,32 +27,12 @@ function lot(number: string, amount: number, bestBefore: string | null = null, m
   };
 }
 
-/** Makes the plan, every weighing as it is aimed at. */
-function make(workshop: Workshop, planId: string, finish: Partial<RunEvent & { type: 'finished' }> = {}) {
-  const { id } = startRun(workshop, crypto.randomUUID(), planId);
-  for (const step of runState(findRun(workshop, id)).steps) {
-    const event: RunEvent =
-      step.targetG === null
-        ? { type: 'done', stepId: step.id }
-        : { type: 'weighed', stepId: step.id, massG: step.targetG };
-    recordEvent(workshop, id, crypto.randomUUID(), event);
-  }
-  recordEvent(workshop, id, crypto.randomUUID(), {
-    type: 'finished',
-    verdict: 'good',
-    goodPieces: 6,
-    note: '',
-    ...finish,
-  });
-  return findRun(workshop, id);
-}
-
-test('a finished run takes what was weighed, first expired first, and each line says which run', () => {
+test('a finished run takes what was weighed, first expired first, and each line says which run', async () => {
   const { workshop, stored } = workshopWith(file);
   const late = addLot(workshop, lot('late', 100, '2028-01-01'));
   const soon = addLot(workshop, lot('soon', 5, '2027-01-01'));
-  const run = make(workshop, stored.id);
-  const usedG = run.sheet.pours[0]?.lines[0]?.massG ?? 0;
+  const run = await make(workshop, stored.id);
+  const usedG = run.snapshot.sheet.pours[0]?.lines[0]?.massG ?? 0;
   assert.ok(usedG > 5);
   assert.equal(findLot(workshop, soon.item.id).left, 0);
   assert.ok(isClose(findLot(workshop, late.item.id).left, 105 - usedG));
@@ -68,26 +47,26 @@ test('a finished run takes what was weighed, first expired first, and each line 
   assert.deepEqual(lotsOf(workshop, 'base-1'), []);
 });
 
-test('the lot that stood on the bench gives first, and one of another material is refused with nothing taken', () => {
+test('the lot that stood on the bench gives first, and one of another material is refused with nothing taken', async () => {
   const { workshop, stored } = workshopWith(file);
   const late = addLot(workshop, lot('late', 100, '2028-01-01'));
   const soon = addLot(workshop, lot('soon', 100, '2027-01-01'));
   const base = addLot(workshop, lot('block', 5000, null, 'base-1'));
-  make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: late.item.id }] });
+  await make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: late.item.id }] });
   assert.equal(findLot(workshop, soon.item.id).left, 100);
   const before = workshop.lots.stock();
-  const wrong = problemFrom(() =>
+  const wrong = await problemOf(
     make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: base.item.id }] }),
   );
   assert.equal(wrong.status, 422);
   assert.deepEqual(workshop.lots.stock(), before);
-  assert.equal(workshop.runs.open().length, 1);
+  assert.equal(workshop.runs.open().total, 1);
 });
 
-test('what was there beyond the book is put right by a correction, never below zero', () => {
+test('what was there beyond the book is put right by a correction, never below zero', async () => {
   const { workshop, stored } = workshopWith(file);
   const little = addLot(workshop, lot('little', 2));
-  make(workshop, stored.id);
+  await make(workshop, stored.id);
   const { left, entries } = findLot(workshop, little.item.id);
   assert.ok(Math.abs(left) < 1e-9);
   assert.deepEqual(
@@ -96,16 +75,16 @@ test('what was there beyond the book is put right by a correction, never below z
   );
 });
 
-test('an entry or a finish that is sent twice counts once', () => {
+test('an entry or a finish that is sent twice counts once', async () => {
   const { workshop, stored } = workshopWith(file);
   const { item } = addLot(workshop, lot('one', 100));
   const entry = crypto.randomUUID();
   for (let times = 0; times < 2; times++)
     editStock(workshop, item.id, entry, { kind: 'correction', change: -10, note: 'spilt' });
   assert.equal(findLot(workshop, item.id).left, 90);
-  const run = make(workshop, stored.id);
+  const run = await make(workshop, stored.id);
   const { left } = findLot(workshop, item.id);
-  const finish: RunEvent = { type: 'finished', verdict: 'good', goodPieces: 6, note: '' };
+  const finish: RunEvent = { kind: 'finished', verdict: 'good', goodPieces: 6, note: '' };
   assert.equal(
     problemFrom(() => recordEvent(workshop, run.id, crypto.randomUUID(), finish)).code,
     'run-has-ended',
@@ -113,7 +92,7 @@ test('an entry or a finish that is sent twice counts once', () => {
   assert.equal(findLot(workshop, item.id).left, left);
 });
 
-test('no order of edits makes stock disagree with its entries', () => {
+test('no order of edits makes stock disagree with its entries', async () => {
   const amount = fc.integer({ min: 1, max: 5000 }).map((tenths) => tenths / 10);
   const edit = fc.oneof(
     fc.record({ do: fc.constant('correct' as const), change: fc.integer({ min: -3000, max: 3000 }) }),
@@ -122,8 +101,8 @@ test('no order of edits makes stock disagree with its entries', () => {
     fc.record({ do: fc.constant('run' as const), chosen: fc.boolean() }),
     fc.record({ do: fc.constant('buy' as const), amount }),
   );
-  fc.assert(
-    fc.property(fc.array(edit, { maxLength: 10 }), (edits) => {
+  await fc.assert(
+    fc.asyncProperty(fc.array(edit, { maxLength: 10 }), async (edits) => {
       const { workshop, stored } = workshopWith(file);
       const ids = [addLot(workshop, lot('first', 60, '2027-01-01')).item.id];
       for (const each of edits) {
@@ -143,7 +122,7 @@ test('no order of edits makes stock disagree with its entries', () => {
             saveLot(workshop, { ...item, amount: each.amount }, revision);
           }
           if (each.do === 'run')
-            make(
+            await make(
               workshop,
               stored.id,
               each.chosen ? { lots: [{ materialId: 'scent-1', lotId: ids.at(-1) ?? id }] } : {},

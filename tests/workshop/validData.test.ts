@@ -4,7 +4,6 @@ import { reviewPlan, sayFinding } from '../../src/core/checks/review';
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
 import { type PlanFile, planFileSchema } from '../../src/core/plan/plan';
 import { later, showClock } from '../../src/core/pourPlan/clock';
-import { jobRows } from '../../src/core/pourPlan/jobRows';
 import { makePourPlan } from '../../src/core/pourPlan/makePourPlan';
 import { piecesFromShelf } from '../../src/core/stock/fromShelf';
 import { checkContext } from '../../src/server/checkContext';
@@ -16,6 +15,7 @@ import { runningShort } from '../../src/server/runningShort';
 import { startRun } from '../../src/server/runs';
 import { planView, viewContext } from '../../src/server/views';
 import type { Workshop } from '../../src/server/workshop';
+import { taskRows } from '../../src/words/en/work/taskRows';
 import { BOX, base, blend, fragrance, mold, pieces, planFile } from '../support/planFiles';
 import { emptyWorkshop, workshopWith } from '../support/workshops';
 
@@ -23,7 +23,7 @@ import { emptyWorkshop, workshopWith } from '../support/workshops';
 const NAMES_OF_OBJECTS = ['constructor', '__proto__', 'toString', 'valueOf', 'hasOwnProperty'];
 const METRIC = { system: 'metric', locale: 'en' } as const;
 
-test('a material may have any id, with lots and in a plan', () => {
+test('a material may have any id, with lots and in a plan', async () => {
   for (const id of NAMES_OF_OBJECTS) {
     const scent = fragrance({ id, name: id });
     const { workshop, stored } = workshopWith(planFile([{ doses: [[scent, '2 %']] }]));
@@ -47,7 +47,8 @@ test('a material may have any id, with lots and in a plan', () => {
     assert.ok(view.sheet, id);
     assert.equal(piecesFromShelf(view.sheet, workshop.lots.stock()).shortOf, id);
     assert.equal(checkContext(workshop).shelf?.stock.get(id)?.length, 1);
-    assert.equal(startRun(workshop, crypto.randomUUID(), stored.id).sheet.pours.length, 1, id);
+    const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+    assert.equal(run.snapshot.sheet.pours.length, 1, id);
   }
 });
 
@@ -181,7 +182,7 @@ test('the last minute that can be written is a moment like any other', () => {
   ) as PlanFile;
   const { sheet } = reviewPlan(planFileSchema.parse(file));
   assert.ok(sheet);
-  for (const row of jobRows(sheet, makePourPlan(sheet, USUAL_HOUSE_RULES, 0), METRIC)) assert.ok(row.when);
+  for (const row of taskRows(sheet, makePourPlan(sheet, USUAL_HOUSE_RULES, 0), METRIC)) assert.ok(row.when);
   assert.equal(later(clock.time, 1e9), clock.time);
   assert.equal(later('0000-01-01T00:00', -1e9), '0000-01-01T00:00');
   assert.match(showClock(later(clock.time, 60), 'en'), /11:59/);

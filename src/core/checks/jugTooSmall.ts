@@ -1,5 +1,5 @@
-import { meltsOf } from '../plan/melts';
 import { showMass, showVolume } from '../units/showQuantity';
+import { meltsOf } from '../work/loads';
 import type { Check } from './finding';
 
 /** What a jug must hold is more than the largest jug of the workshop takes: several melts. */

@@ -1,5 +1,5 @@
-import { jugTurns } from '../plan/oneJug';
 import { pourLetter } from '../plan/plan';
+import { jugTurns } from '../pours/sharedJug';
 import { showMass } from '../units/showQuantity';
 import type { Check, Finding } from './finding';
 

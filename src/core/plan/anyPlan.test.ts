@@ -2,15 +2,15 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { colorant, fragrance, mold, pieces, planFile, scrap } from '../../../tests/support/planFiles';
+import { taskSentence } from '../../words/en/work/taskSentence';
 import { reviewPlan, sayFinding } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { Shape } from '../molds/mold';
-import { embedWords } from '../run/embedWords';
-import { pourWords } from '../run/pourWords';
-import { stepsOf } from '../run/steps';
+import { untimed } from '../pourPlan/untimed';
 import { sectionOf } from '../section/section';
+import { meltsOf } from '../work/loads';
+import { tasksOf } from '../work/tasksOf';
 import type { Embed } from './embed';
-import { meltsOf } from './melts';
 import { planFileSchema } from './plan';
 import type { PourWay } from './pourWay';
 import { sheetSchema } from './sheet';
@@ -124,9 +124,8 @@ test('any plan that can be told has a sheet or a reason, and everything that is 
         const roomMl =
           sheet.pours.reduce((sum, { intoMoldMl, displacedMl }) => sum + intoMoldMl + displacedMl, 0) / 6;
         assert.ok(roomMl <= 100 * (1 + 1e-6));
-        for (const [index] of sheet.pours.entries())
-          assert.ok(pourWords(sheet, index, USUAL_HOUSE_RULES, METRIC).length > 0);
-        for (const step of stepsOf(sheet)) if (step.kind === 'set-embeds') embedWords(sheet, step, METRIC);
+        for (const task of untimed(tasksOf(sheet, USUAL_HOUSE_RULES)))
+          assert.ok(taskSentence(task, sheet, USUAL_HOUSE_RULES, METRIC).length > 0);
         for (const { cutG, needG } of meltsOf(sheet, USUAL_HOUSE_RULES)) assert.ok(cutG >= needG - 1e-6);
         for (const axis of ['length', 'width'] as const) {
           const section = sectionOf(sheet, axis);

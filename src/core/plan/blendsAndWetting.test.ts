@@ -14,7 +14,7 @@ import {
   sheetOf,
 } from '../../../tests/support/planFiles';
 import { blendAsFragrance, blendFaults, blendShares } from '../materials/blend';
-import { runState } from '../run/runState';
+import { additionsBefore } from '../pours/additions';
 import { howSaid } from './howSaid';
 import { planFileSchema } from './plan';
 import { doseOf } from './sheet';
@@ -91,10 +91,9 @@ test('a dose of a blend is its fragrances by their shares, each weighed by itsel
   );
   assert.ok(isClose(doseOf(pour, 0).massG, pour.baseG * 0.02));
   assert.ok(isClose(pour.lines[0]?.massG ?? 0, pour.baseG * 0.005));
-  const { steps } = runState({ sheet: sheetOf(file), events: [] });
   assert.deepEqual(
-    steps.map(({ id }) => id),
-    ['A/base', 'A/melt', 'A/dose-1', 'A/dose-1-2', 'A/pour'],
+    additionsBefore(pour.lines).map(({ id }) => id),
+    ['dose-1', 'dose-1-2'],
   );
 });
 
@@ -157,20 +156,19 @@ test('actives go into one beaker, a wetted powder into a cup of its own', () => 
     mold(),
     [dispersant()],
   );
-  const { steps } = runState({ sheet: sheetOf(file), events: [] });
   assert.deepEqual(
-    steps.map((step) => [step.id, step.kind === 'weigh-dose' ? step.into : step.kind]),
+    additionsBefore(sheetOf(file).pours[0]?.lines ?? []).map((each) => [
+      each.id,
+      each.kind === 'weigh' ? each.into : each.kind,
+    ]),
     [
-      ['A/base', 'weigh-base'],
-      ['A/melt', 'melt'],
-      ['A/dose-4', 'cup'],
-      ['A/dose-4-2', 'cup'],
-      ['A/dose-4-stirred', 'stir-in'],
-      ['A/dose-1', 'beaker'],
-      ['A/dose-3', 'beaker'],
-      ['A/beaker', 'stir-in'],
-      ['A/dose-2', 'jug'],
-      ['A/pour', 'pour'],
+      ['dose-4', 'cup'],
+      ['dose-4-2', 'cup'],
+      ['dose-4-stirred', 'stir-in'],
+      ['dose-1', 'beaker'],
+      ['dose-3', 'beaker'],
+      ['beaker', 'stir-in'],
+      ['dose-2', 'jug'],
     ],
   );
 });

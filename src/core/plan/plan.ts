@@ -1,11 +1,11 @@
 import { blendFaults } from '../materials/blend';
 import { isDoseable, type Material, materialSchema } from '../materials/material';
 import { moldSchema } from '../molds/mold';
-import { makingSchema, whenSchema } from '../pourPlan/making';
 import { parseQuantity } from '../units/parseQuantity';
 import { type Quantity, quantitySchema } from '../units/quantity';
 import { z } from '../zod';
 import { embedSchema, madePieceSchema } from './embed';
+import { makingSchema, whenSchema } from './making';
 import { pourSizeSchema } from './pourSize';
 import { pourWaySchema } from './pourWay';
 

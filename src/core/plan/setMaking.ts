@@ -1,4 +1,4 @@
-import { type Making, USUAL_MAKING, type When } from '../pourPlan/making';
+import { type Making, USUAL_MAKING, type When } from './making';
 import type { Plan, Pour } from './plan';
 
 /** What is said anew of a pour's moment and heat: null leaves it to the pour plan, undefined as it is. */

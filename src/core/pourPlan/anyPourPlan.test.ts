@@ -2,12 +2,12 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, base, fragrance, mold, planFile } from '../../../tests/support/planFiles';
+import { taskRows } from '../../words/en/work/taskRows';
 import { heatFindings } from '../checks/heat/heatReview';
 import { sayFinding } from '../checks/review';
 import { houseRulesSchema, USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { type PlanFile, planFileSchema } from '../plan/plan';
 import { makeSheet } from '../plan/sheet';
-import { jobRows } from './jobRows';
 import { makePourPlan } from './makePourPlan';
 import { pourPlanSchema } from './pourPlan';
 
@@ -92,9 +92,12 @@ test('whatever its schema takes has a pour plan in finite figures, and every wor
       const pourPlan = makePourPlan(made.data, rules, 1);
       const read = pourPlanSchema.safeParse(pourPlan);
       assert.ok(read.success, read.success ? '' : read.error.message);
-      assert.ok(pourPlan.jobs.every(({ fromS, toS }) => toS >= fromS));
-      for (const row of jobRows(made.data, pourPlan, SHOWING))
-        assert.ok(row.words.length > 0 && !/NaN|undefined|Infinity/.test(JSON.stringify(row)), row.words);
+      assert.ok(pourPlan.tasks.every(({ fromS, toS }) => toS >= fromS));
+      for (const row of taskRows(made.data, pourPlan, SHOWING))
+        assert.ok(
+          row.words.length > 0 && !/NaN|undefined|Infinity/.test(`${row.when} ${row.length} ${row.words}`),
+          row.words,
+        );
       for (const finding of heatFindings({ sheet: made.data, pourPlan, rules, now: '2026-02-28T23:00' })) {
         const { title, reason } = sayFinding(finding, SHOWING);
         assert.ok(!/NaN|undefined|Infinity/.test(`${title} ${reason}`), `${title} ${reason}`);

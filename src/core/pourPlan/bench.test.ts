@@ -18,7 +18,6 @@ const load = (contentMl: number): JugLoad => ({
   meltG: contentMl,
   contentG: contentMl,
   contentMl,
-  doses: 0,
 });
 const withJugs = (...jugs: ReturnType<typeof jug>[]) => {
   const sheet = sheetOf(planFile([{}], {}, BOX));

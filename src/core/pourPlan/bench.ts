@@ -1,11 +1,16 @@
 import type { Jug } from '../houseRules/houseRules';
-import { usableMl } from '../plan/melts';
 import type { Sheet } from '../plan/sheet';
+import { usableMl } from '../work/loads';
+import type { Task, TaskKind } from '../work/task';
+import { tasksOfRound, type WorkRules } from '../work/tasksOf';
 import { type Busy, busy } from './busy';
 import { MIDDLE } from './factors';
 import type { HeatCase } from './heatCase';
-import type { Job } from './job';
 import { anyJug, type JugLoad, type LoadInJug, type MeltRules, meltLoad } from './jugLoads';
+import type { ScheduledTask, TaskTimes } from './scheduledTask';
+
+/** What of the workshop decides how the work is given out. */
+export type ScheduleRules = WorkRules & MeltRules;
 
 /** A jug that was melted, while pours go on in it. */
 export interface OpenJug {
@@ -19,32 +24,42 @@ export interface OpenJug {
 export interface Bench {
   sheet: Sheet;
   heat: HeatCase;
-  rules: MeltRules;
+  rules: ScheduleRules;
   hands: Busy;
   oven: Busy;
-  jobs: Job[];
-  /** By the pour that a jug was melted for. */
-  open: Map<number, OpenJug>;
+  /** What was placed so far. */
+  placed: ScheduledTask[];
+  /** By the pour that a jug was melted for, and its load. */
+  open: Map<string, OpenJug>;
   jugFreeS(jug: Jug): number;
   keepJug(jug: Jug, untilS: number): void;
   /** A load in a jug: the same for the same content in the same jug. */
   melted(load: JugLoad, jug: Jug): LoadInJug;
-  /** Writes a job down, and takes the hands it binds. */
-  job(over: Partial<Job> & Pick<Job, 'kind' | 'fromS' | 'toS'>): void;
+  /** The tasks of a round, of one pour and load where these are said. */
+  tasks(round: number, of?: { pourIndex: number; load: number }): readonly Task[];
+  /** Gives a task its times. */
+  place(task: Task, times: Pick<TaskTimes, 'fromS' | 'toS'> & Partial<TaskTimes>): void;
 }
 
-export function benchOf(sheet: Sheet, heat: HeatCase, rules: MeltRules): Bench {
-  const [hands, oven] = [busy(), busy()];
-  const jobs: Job[] = [];
+const UNTIMED: Omit<TaskTimes, 'fromS' | 'toS'> = { ends: null, hands: false, jugName: '', melt: null };
+
+export function benchOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Bench {
+  const placed: ScheduledTask[] = [];
   const freeS = new Map<string, number>();
   const known = new Map<string, LoadInJug>();
+  const rounds = new Map<number, Task[]>();
+  const ofRound = (round: number) => {
+    const tasks = rounds.get(round) ?? tasksOfRound(sheet, rules, round);
+    rounds.set(round, tasks);
+    return tasks;
+  };
   return {
     sheet,
     heat,
     rules,
-    hands,
-    oven,
-    jobs,
+    hands: busy(),
+    oven: busy(),
+    placed,
     open: new Map(),
     jugFreeS: ({ name }) => freeS.get(name) ?? Number.NEGATIVE_INFINITY,
     // A jug of no name is one of as many as it takes.
@@ -55,25 +70,20 @@ export function benchOf(sheet: Sheet, heat: HeatCase, rules: MeltRules): Bench {
       known.set(key, found);
       return found;
     },
-    job(over) {
-      if (over.hands) hands.take(over.fromS, over.toS);
-      jobs.push({ ...PLAIN_JOB, ...over });
+    tasks(round, of) {
+      const tasks = ofRound(round);
+      return of === undefined
+        ? tasks
+        : tasks.filter(({ pourIndexes, load }) => pourIndexes[0] === of.pourIndex && load === of.load);
     },
+    place: (task, times) => placed.push({ ...task, ...UNTIMED, ...times }),
   };
 }
 
-const PLAIN_JOB: Omit<Job, 'kind' | 'fromS' | 'toS'> = {
-  round: 0,
-  pourIndexes: [],
-  load: 0,
-  loads: 1,
-  ends: null,
-  hands: false,
-  jugName: '',
-  massG: null,
-  tempC: null,
-  bursts: null,
-};
+/** The one task of a kind among some; undefined where there is none. */
+export function taskOfKind<Kind extends TaskKind>(tasks: readonly Task[], kind: Kind) {
+  return tasks.find((task): task is Extract<Task, { kind: Kind }> => task.kind === kind);
+}
 
 /** Melting, doses and cooling take about so long: by then a jug should be free. */
 const PREPARED_S = 1200;
@@ -82,7 +92,8 @@ const WORTH_WAITING_S = 600;
 
 /**
  * The smallest jug that takes a load and is free by then; else the one that is free first; else the largest. The only jug
- * that a later load fits into is left to it where another one is free soon.
+ * that a later load fits into is left to it where another one is free soon. One that pours still go on in is not taken:
+ * where there is no other, any jug beside the workshop's is.
  */
 export function jugFor(
   { rules, jugFreeS }: Bench,
@@ -91,8 +102,9 @@ export function jugFor(
   laterOnes: readonly JugLoad[] = [],
 ): Jug {
   const byS = dueS - PREPARED_S;
+  const atHand = rules.jugs.filter((jug) => jugFreeS(jug) < Number.POSITIVE_INFINITY);
   const fittingFor = ({ contentMl }: JugLoad) =>
-    rules.jugs
+    atHand
       .filter(({ holdsMl }) => usableMl(holdsMl, rules) >= contentMl - 1e-6)
       .sort((a, b) => a.holdsMl - b.holdsMl);
   const wanted = new Set(
@@ -105,7 +117,7 @@ export function jugFor(
   const unwanted = fitting.filter(({ name }) => !wanted.has(name));
   const soonest = (jugs: readonly Jug[]) => jugs.toSorted((a, b) => jugFreeS(a) - jugFreeS(b))[0];
   const worthWaiting = soonest(unwanted.filter((jug) => jugFreeS(jug) <= dueS + WORTH_WAITING_S));
-  const largest = rules.jugs.toSorted((a, b) => b.holdsMl - a.holdsMl)[0];
+  const largest = atHand.toSorted((a, b) => b.holdsMl - a.holdsMl)[0];
   return (
     unwanted.find((jug) => jugFreeS(jug) <= byS) ??
     worthWaiting ??

@@ -1,4 +1,4 @@
-import type { Making } from './making';
+import type { Making } from '../plan/making';
 import type { PourPlan } from './pourPlan';
 
 const MINUTE_MS = 60_000;

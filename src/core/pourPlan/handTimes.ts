@@ -2,9 +2,11 @@ import type { SheetPour } from '../plan/sheet';
 
 // How long one pair of hands takes, s. Our own assumptions.
 const STIR = { first: 15, eachDose: 45 };
-const POUR = { first: 40, eachCavity: 8, eachPiece: 8, eachFilling: 12 };
+const POUR = { first: 40, eachCavity: 8 };
+const INCLUDE = { eachPiece: 8, eachFilling: 12 };
 const UNMOLD = { first: 60, eachCavity: 15 };
 
+export const WEIGH_BASE_S = 60;
 export const WASH_S = 300;
 export const CUT_BAR_S = 20;
 export const WRAP_BAR_S = 45;
@@ -17,15 +19,23 @@ export function stirS(doses: number): number {
   return STIR.first + STIR.eachDose * doses;
 }
 
-/** Pouring, with what is set into each cavity. */
-export function pourS(pours: readonly Pick<SheetPour, 'embeds'>[], cavities: number): number {
-  const perCavity = pours
-    .flatMap(({ embeds }) => embeds)
+export function pourS(cavities: number): number {
+  return POUR.first + POUR.eachCavity * cavities;
+}
+
+/** Sharing a pour's fillings out, or setting its pieces in. */
+export function includeS(
+  { embeds }: Pick<SheetPour, 'embeds'>,
+  cavities: number,
+  isFilling: boolean,
+): number {
+  return embeds
+    .filter(({ perPiece }) => (perPiece === null) === isFilling)
     .reduce(
-      (sum, { perPiece }) => sum + (perPiece === null ? POUR.eachFilling : perPiece * POUR.eachPiece),
-      POUR.eachCavity,
+      (sum, { perPiece }) =>
+        sum + cavities * (perPiece === null ? INCLUDE.eachFilling : perPiece * INCLUDE.eachPiece),
+      0,
     );
-  return POUR.first + perCavity * cavities;
 }
 
 export function unmoldS(cavities: number): number {

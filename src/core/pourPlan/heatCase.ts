@@ -1,13 +1,15 @@
 import type { HeatCavity } from '../heat/cavity';
 import { type MeltingSubstance, PLASTIC, SILICONE, SOFTWOOD, STEEL, type Substance } from '../heat/substance';
+import { substanceOf, tooThickC, waterActivityOf } from '../heat/substanceOf';
 import type { HouseRules } from '../houseRules/houseRules';
 import { ceiling } from '../materials/defaults';
 import type { Mold } from '../molds/mold';
 import { areaAtMm2, depthMm, isKnown, outlineAt, spanAtMm } from '../molds/shape';
 import type { Outline } from '../molds/solids/outline';
+import type { RoomOfPlan } from '../plan/making';
 import type { Sheet, SheetPour } from '../plan/sheet';
-import type { RoomOfPlan } from './making';
-import { substanceOf, tooThickC, waterActivityOf } from './substanceOf';
+import { layerGroups } from '../pours/layers';
+import { pourTempC } from '../pours/pourTemp';
 
 /** A loss scale that was learnt, and how well; null where nobody has taught one. */
 export interface Learnt {
@@ -62,13 +64,6 @@ const THIN_M = 0.009;
 const CUT_C = 26;
 const CUT_OVER_ROOM_K = 3;
 
-/** Bare cavities take 44 to 60 °C (common practice, no source); what the middle of it leaves to do. */
-const BARE_C = 57;
-const BARE_PLASTIC_C = 52;
-const BELOW_MOLD_K = 3;
-/** By touch it is warm, not hot. Our own reading of it. */
-const BY_TOUCH_C = 53;
-
 /** @throws RangeError when the sheet has no pour */
 export function heatCaseOf(sheet: Sheet, rules: Pick<HouseRules, 'pourCeiling' | 'freezer'>): HeatCase {
   const { mold, making } = sheet;
@@ -89,7 +84,7 @@ export function heatCaseOf(sheet: Sheet, rules: Pick<HouseRules, 'pourCeiling' |
       thicknessM,
       cavity,
       how: first.way.dropped ? 'spread' : 'stream',
-      atC: Math.min(ceilingC, when.atC ?? usualPourC(mold, rules, place > 0, first)),
+      atC: pourTempC(sheet, pourIndexes[0] ?? 0, rules),
       afterS: place === 0 || when.afterMin === undefined ? null : when.afterMin * 60,
       tooThickC: tooThickC(base),
       ceilingC,
@@ -108,34 +103,6 @@ export function heatCaseOf(sheet: Sheet, rules: Pick<HouseRules, 'pourCeiling' |
     cutC: mold.sliceMm === null ? null : Math.max(CUT_C, making.room.tempC + CUT_OVER_ROOM_K),
     shapeAssumed: shape === null,
   };
-}
-
-/** Places of the pours that go in together. */
-export function layerGroups(pours: readonly Pick<SheetPour, 'way'>[]): number[][] {
-  const groups: number[][] = [];
-  pours.forEach(({ way }, index) => {
-    const before = groups.at(-1);
-    if (before && way.besideShare !== undefined) before.push(index);
-    else groups.push([index]);
-  });
-  return groups;
-}
-
-/** How warm a pour is poured when nobody says: by the house rule on a layer, by the mold into a bare cavity. */
-function usualPourC(
-  mold: Mold,
-  { pourCeiling }: Pick<HouseRules, 'pourCeiling'>,
-  onLayer: boolean,
-  { base }: SheetPour,
-): number {
-  const mostC = (mold.highestC ?? Number.POSITIVE_INFINITY) - BELOW_MOLD_K;
-  const { liquidusC } = substanceOf(base).melting;
-  if (!onLayer) {
-    // A base that sets lower is poured that much cooler.
-    const usual = mold.madeOf === 'thin-plastic' ? BARE_PLASTIC_C : BARE_C;
-    return Math.min(mostC, usual + Math.min(0, liquidusC - 53));
-  }
-  return Math.min(mostC, pourCeiling === 'touch' ? BY_TOUCH_C : Number(pourCeiling));
 }
 
 /** A cavity that is half as deep as it is wide, where the shape is not known. Our own assumption. */

@@ -1,14 +1,14 @@
 import type { Surroundings } from '../heat/cavity';
 import { coldJugTakesK, coolJug, coolsToS, type JugMoment, jugAtC } from '../heat/jug';
 import { type Melt, meltInBathS, meltInBursts } from '../heat/melt';
+import { substanceOf } from '../heat/substanceOf';
 import type { HouseRules, Jug } from '../houseRules/houseRules';
 import { ceiling } from '../materials/defaults';
-import { type JugRules, meltsOfFilling } from '../plan/melts';
 import type { Sheet } from '../plan/sheet';
+import { type JugRules, meltsOfFilling } from '../work/loads';
 import type { Factors } from './factors';
 import type { HeatCase, Learnt } from './heatCase';
 import { substanceWith, surroundingsOf } from './simulate';
-import { substanceOf } from './substanceOf';
 
 /** What is melted at one time for one pour, or for several that share its jug. */
 export interface JugLoad {
@@ -21,8 +21,6 @@ export interface JugLoad {
   meltG: number;
   contentG: number;
   contentMl: number;
-  /** Lines to weigh and stir in before the first of its pours. */
-  doses: number;
 }
 
 /** The loads of one filling of the molds, pour by pour; several where the largest jug does not take it. */
@@ -39,7 +37,6 @@ export function loadsOf(sheet: Sheet, pieces: number, rules: JugRules): JugLoad[
       meltG: cutG,
       contentG,
       contentMl,
-      doses: first.lines.filter(({ addG }) => addG > 1e-6).length,
     }));
   }
   return loads;

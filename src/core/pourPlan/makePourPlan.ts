@@ -54,8 +54,9 @@ export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): G
     },
     'rewarm',
   );
-  placeRounds(schedule, heat, layerAtS, middle);
-  const told = { sheet, heat, rules, schedule, middle };
+  const beatS = placeRounds(schedule, heat, layerAtS, middle);
+  const beyondS = (sheet.totals.rounds - schedule.rounds) * beatS;
+  const told = { sheet, heat, rules, schedule, middle, beyondS };
   const first = tellPourPlan({ ...told, runs: [] });
   yield { done: 0, of: runs, pourPlan: first };
 
@@ -69,23 +70,31 @@ export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): G
   if (runs > 0) yield { done: runs, of: runs, pourPlan: tellPourPlan({ ...told, runs: all }) };
 }
 
-/** Every filling is like the first; its jugs and hands are found anew. */
-function placeRounds(schedule: Schedule, heat: HeatCase, first: readonly number[], middle: RunTimes) {
+/**
+ * Every round is like the first; its jugs and hands are found anew.
+ *
+ * @returns how long after one another the last two rounds leave the molds free, s
+ */
+function placeRounds(schedule: Schedule, heat: HeatCase, first: readonly number[], middle: RunTimes): number {
   const times = {
     skinS: middle.layers.map(({ skinS }) => skinS),
     unmoldS: middle.unmoldS,
     cutS: middle.cutS,
   };
   let freeS = schedule.unmold(0, first, times);
+  let beatS = 0;
   for (let round = 1; round < schedule.rounds; round++) {
     const atS: number[] = [];
     heat.layers.forEach((_, index) => {
       const wantedS = index === 0 ? freeS : (atS[index - 1] ?? 0) + (middle.layers[index]?.afterS ?? 0);
       atS.push(schedule.placeLayer(round, index, { byS: wantedS, slackS: 0 }));
     });
-    freeS = schedule.unmold(round, atS, times);
+    const nextFreeS = schedule.unmold(round, atS, times);
+    beatS = nextFreeS - freeS;
+    freeS = nextFreeS;
   }
   schedule.finish();
+  return beatS;
 }
 
 function spreadsFor(heat: HeatCase, { pours }: Schedule) {

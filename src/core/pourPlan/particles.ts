@@ -2,11 +2,11 @@ import { thinnestThatStaysM } from '../heat/embedTips';
 import { SUSPENSION_YIELD_PA, settledM, USUAL_FLOW } from '../heat/settle';
 import { CARRIES_LIQUID } from '../heat/skin';
 import { meltsToC, SOAP } from '../heat/substance';
+import { substanceOf } from '../heat/substanceOf';
 import type { Sheet } from '../plan/sheet';
 import type { HeatLayer } from './heatCase';
 import type { Grain, Tip } from './pourPlan';
 import type { LayerTimes } from './simulate';
-import { substanceOf } from './substanceOf';
 
 const STAYS_MM = 1;
 const TRIED_K = 0.5;

@@ -1,7 +1,8 @@
-import type { HouseRules } from '../houseRules/houseRules';
-import { type Bench, jugFor, type OpenJug } from './bench';
+import { jugGroups } from '../pours/sharedJug';
+import type { TaskOf } from '../work/task';
+import { type Bench, jugFor, type OpenJug, taskOfKind } from './bench';
 import { earliestFree, latestFree } from './busy';
-import { JUG_AGAIN_S, pourS, REWARM_S, START_BATH_S, stirS } from './handTimes';
+import { includeS, JUG_AGAIN_S, pourS, REWARM_S, START_BATH_S, stirS, WEIGH_BASE_S } from './handTimes';
 import type { HeatLayer } from './heatCase';
 import { coolS, type JugLoad, type LoadInJug, loadsOf, waitedC } from './jugLoads';
 
@@ -22,7 +23,6 @@ interface Ready extends OpenJug {
   pourIndex: number;
   readyS: number;
   stirredS: number;
-  isNew: boolean;
 }
 
 /** When something is wanted, and how much later it may come as well, s. */
@@ -31,10 +31,17 @@ export interface Due {
   slackS: number;
 }
 
+/** Which load of which round. */
+interface Of {
+  round: number;
+  load: number;
+}
+
 /** So much cooler than wanted is warmed up first. */
 const REWARM_BELOW_K = 1;
 /** A jug is melted so much before it is due, and no sooner. */
 const EARLY_S = { bare: 4 * 3600, onLayer: 45 * 60 };
+/** A shorter wait for a jug to cool is not told. */
 const SHORTEST_COOLING_S = 60;
 
 /**
@@ -50,12 +57,12 @@ export function placeLayer(
   due: Due,
 ): { atS: number; pours: PlacedPour[] } {
   const loads = loadsOf(bench.sheet, round.pieces, bench.rules);
-  const count = Math.max(1, ...layer.pourIndexes.map((index) => loads[index]?.length ?? 0));
+  const count = Math.max(1, ...layer.pourIndexes.map((index) => loadsOfJug(bench, loads, index)));
   const cavities = Math.max(1, Math.round(round.pieces / count));
   let nextS = due.byS;
   let first: { atS: number; pours: PlacedPour[] } | null = null;
   for (let place = 0; place < count; place++) {
-    const of = { round: round.number, load: place, loads: count };
+    const of = { round: round.number, load: place };
     const ready = layer.pourIndexes.map((pourIndex) => {
       const load = loads[pourIndex]?.[place];
       return load
@@ -65,27 +72,31 @@ export function placeLayer(
             layer,
             of,
             { byS: nextS, slackS: place === 0 ? due.slackS : 0 },
-            laterThan(loads, pourIndex),
+            loads.slice(pourIndex + 1).flat(),
           )
-        : goOn(bench, pourIndex, headOf(loads, pourIndex), layer, of, nextS);
+        : goOn(bench, pourIndex, layer, of, nextS);
     });
-    const placed = pour(bench, layer, ready, cavities, of, nextS);
+    const placed = pour(
+      bench,
+      layer,
+      ready,
+      { cavities, pieces: round.pieces, isLast: place === count - 1 },
+      of,
+      nextS,
+    );
     first ??= placed;
-    nextS = placed.atS + placed.lengthS;
+    nextS = placed.untilS;
   }
   if (!first) throw new RangeError('a layer without a load');
   return first;
 }
 
-type Of = { round: number; load: number; loads: number };
-
-function headOf(loads: readonly JugLoad[][], pourIndex: number): number {
-  return loads.flat().find(({ serves }) => serves.includes(pourIndex))?.pourIndex ?? pourIndex;
+function groupOf({ sheet }: Bench, pourIndex: number): number[] {
+  return jugGroups(sheet.pours).find((group) => group.includes(pourIndex)) ?? [pourIndex];
 }
 
-/** What is melted for the pours that follow. */
-function laterThan(loads: readonly JugLoad[][], pourIndex: number): JugLoad[] {
-  return loads.slice(pourIndex + 1).flat();
+function loadsOfJug(bench: Bench, loads: readonly JugLoad[][], pourIndex: number): number {
+  return loads[groupOf(bench, pourIndex)[0] ?? pourIndex]?.length ?? 0;
 }
 
 /** Melts a load so that it is ready by `byS`, or as soon as can be, and stirs its doses in. */
@@ -97,15 +108,16 @@ function melt(
   { byS, slackS }: Due,
   laterOnes: readonly JugLoad[],
 ): Ready {
-  const { hands, oven, rules } = bench;
+  const { hands, oven } = bench;
+  const { pourIndex } = load;
   const jug = jugFor(bench, load, byS, laterOnes);
   const inJug = bench.melted(load, jug);
-  const inOven = usesOven(rules.meltIn);
+  const inOven = usesOven(bench);
   const handsS = inOven ? inJug.meltS : START_BATH_S;
-  const dosesS = stirS(load.doses);
+  const dosesS = dosesLengthS(bench, pourIndex, of);
   const restS = Math.max(coolS(inJug, layer.atC), dosesS);
   const isFree = (startS: number) =>
-    hands.isFree(startS, startS + handsS) &&
+    hands.isFree(startS - WEIGH_BASE_S, startS + handsS) &&
     (!inOven || oven.isFree(startS, startS + inJug.meltS)) &&
     hands.isFree(startS + inJug.meltS, startS + inJug.meltS + dosesS);
   const latestS = byS - restS - inJug.meltS;
@@ -120,117 +132,156 @@ function melt(
   const waits = cools && lateS - latestS <= slackS;
   const startS = soonS === null || waits ? lateS : soonS;
   const meltedS = startS + inJug.meltS;
-  const stirredS = meltedS + dosesS;
-  const common = { ...of, pourIndexes: load.serves, jugName: jug.name };
-  bench.job({
-    ...common,
-    kind: 'melt',
-    fromS: startS,
-    toS: meltedS,
-    massG: load.meltG,
-    tempC: inJug.endC,
-    bursts: inJug.melt?.bursts ?? null,
-  });
-  hands.take(startS, startS + handsS);
+  const tasks = bench.tasks(of.round, { pourIndex, load: of.load });
+  const jugName = jug.name;
+  const weighed = taskOfKind(tasks, 'weigh-base');
+  const melting = taskOfKind(tasks, 'melt');
+  if (weighed) bench.place(weighed, { fromS: startS - WEIGH_BASE_S, toS: startS, hands: true, jugName });
+  if (melting)
+    bench.place(melting, {
+      fromS: startS,
+      toS: meltedS,
+      hands: inJug.melt !== null,
+      jugName,
+      melt: { endC: inJug.endC, bursts: inJug.melt?.bursts ?? null },
+    });
+  hands.take(startS - WEIGH_BASE_S, startS + handsS);
   if (inOven) oven.take(startS, meltedS);
-  bench.job({ ...common, kind: 'stir-in', fromS: meltedS, toS: stirredS, hands: true });
+  const stirredS = stirIn(bench, pourIndex, of, meltedS, jugName);
   const open = { inJug, meltedS, freeS: stirredS };
-  bench.open.set(load.pourIndex, open);
-  return { ...open, pourIndex: load.pourIndex, readyS: meltedS + restS, stirredS, isNew: true };
+  bench.open.set(openKey(pourIndex, of.load), open);
+  return { ...open, pourIndex, readyS: meltedS + restS, stirredS };
 }
 
 /** Goes on in the jug of the pours before: what is missing is stirred in, and it cools on. */
-function goOn(bench: Bench, pourIndex: number, head: number, layer: HeatLayer, of: Of, byS: number): Ready {
-  const jug = bench.open.get(head);
+function goOn(bench: Bench, pourIndex: number, layer: HeatLayer, of: Of, byS: number): Ready {
+  const [head = pourIndex] = groupOf(bench, pourIndex);
+  const jug = bench.open.get(openKey(head, of.load)) ?? bench.open.get(openKey(head, 0));
   if (!jug) throw new RangeError('a jug that was not melted');
-  const lines = bench.sheet.pours[pourIndex]?.lines ?? [];
-  const lengthS = stirS(lines.filter(({ addG }) => addG > 1e-6).length);
+  const lengthS = dosesLengthS(bench, pourIndex, of);
   const isFree = (startS: number) => bench.hands.isFree(startS, startS + lengthS);
   const startS = latestFree(byS - lengthS, jug.freeS, isFree) ?? bench.hands.firstFreeS(jug.freeS, lengthS);
-  const stirredS = startS + lengthS;
-  const jugName = jug.inJug.jug.name;
-  bench.job({
-    ...of,
-    kind: 'stir-in',
-    fromS: startS,
-    toS: stirredS,
-    hands: true,
-    pourIndexes: [pourIndex],
-    jugName,
-  });
+  const stirredS = stirIn(bench, pourIndex, of, startS, jug.inJug.jug.name);
   const cooledS = jug.meltedS + coolS(jug.inJug, layer.atC);
-  return { ...jug, pourIndex, readyS: Math.max(stirredS, cooledS), stirredS, isNew: false };
+  return { ...jug, pourIndex, readyS: Math.max(stirredS, cooledS), stirredS };
 }
 
-/** Pours what stands ready, warmed up first where it stood too long. */
+function openKey(pourIndex: number, load: number): string {
+  return `${pourIndex} ${load}`;
+}
+
+function doseTasks(bench: Bench, pourIndex: number, { round, load }: Of) {
+  return bench
+    .tasks(round, { pourIndex, load })
+    .filter(({ kind }) => kind === 'weigh-dose' || kind === 'stir-in');
+}
+
+function dosesLengthS(bench: Bench, pourIndex: number, of: Of): number {
+  return stirS(doseTasks(bench, pourIndex, of).filter(({ kind }) => kind === 'weigh-dose').length);
+}
+
+/** Weighs and stirs in one after the other, as long each; answers when the last is in. */
+function stirIn(bench: Bench, pourIndex: number, of: Of, startS: number, jugName: string): number {
+  const tasks = doseTasks(bench, pourIndex, of);
+  const lengthS = dosesLengthS(bench, pourIndex, of);
+  const eachS = lengthS / Math.max(1, tasks.length);
+  tasks.forEach((task, place) => {
+    const fromS = startS + place * eachS;
+    bench.place(task, { fromS, toS: fromS + eachS, hands: true, jugName });
+  });
+  bench.hands.take(startS, startS + lengthS);
+  return startS + lengthS;
+}
+
+/** Pours what stands ready, warmed up first where it stood too long; fillings are shared out before, pieces set in after. */
 function pour(
   bench: Bench,
   layer: HeatLayer,
   ready: readonly Ready[],
-  cavities: number,
+  { cavities, pieces, isLast }: { cavities: number; pieces: number; isLast: boolean },
   of: Of,
   desiredS: number,
-): { atS: number; lengthS: number; pours: PlacedPour[] } {
+): { atS: number; untilS: number; pours: PlacedPour[] } {
   const { pourIndexes, atC } = layer;
-  const lengthS = pourS(
-    pourIndexes.flatMap((index) => bench.sheet.pours[index] ?? []),
-    cavities,
-  );
+  const own = pourIndexes.flatMap((index) => bench.sheet.pours[index] ?? []);
+  const including = (isFilling: boolean) =>
+    own.reduce((sum, each) => sum + includeS(each, pieces, isFilling), 0);
+  const fillS = of.load === 0 ? including(true) : 0;
+  const setS = isLast ? including(false) : 0;
+  const lengthS = pourS(cavities);
   const readyS = Math.max(desiredS, ...ready.map((each) => each.readyS));
   const stirredS = Math.max(...ready.map((each) => each.stirredS));
   const startAfter = (warmS: number) =>
-    bench.hands.firstFreeS(Math.max(readyS - warmS, stirredS), warmS + lengthS);
-  const unwarmedS = startAfter(0);
+    bench.hands.firstFreeS(Math.max(readyS - warmS - fillS, stirredS), fillS + warmS + lengthS + setS);
+  const unwarmedS = startAfter(0) + fillS;
   const coldestC = Math.min(...ready.map(({ inJug, meltedS }) => waitedC(inJug, unwarmedS - meltedS)));
   const warmS = coldestC < atC - REWARM_BELOW_K ? REWARM_S * ready.length : 0;
   const startS = startAfter(warmS);
-  const atS = startS + warmS;
+  const atS = startS + fillS + warmS;
   const jugName = ready.map(({ inJug }) => inJug.jug.name).join(' and ');
-  for (const { isNew, stirredS: fromS, pourIndex, inJug } of ready)
-    if (isNew && startS - fromS > SHORTEST_COOLING_S)
-      bench.job({
-        ...of,
-        kind: 'cool',
-        pourIndexes: [pourIndex],
-        fromS,
-        toS: startS,
-        tempC: atC,
-        jugName: inJug.jug.name,
-      });
-  if (warmS > 0) {
-    bench.job({
-      ...of,
-      kind: 'rewarm',
-      pourIndexes,
-      fromS: startS,
-      toS: atS,
-      hands: true,
-      tempC: atC,
-      jugName,
-    });
-    if (usesOven(bench.rules.meltIn)) bench.oven.take(startS, atS);
+  for (const each of ready) cooling(bench, each, of, startS);
+  placeInclusions(bench, pourIndexes, of, true, startS, fillS);
+  const [lead = 0] = pourIndexes;
+  const pouring = taskOfKind(bench.tasks(of.round, { pourIndex: lead, load: of.load }), 'pour');
+  if (!pouring) throw new RangeError('a layer that is not poured');
+  const warming = warmS > 0 ? rewarmTask(pouring) : null;
+  if (warming) {
+    bench.place(warming, { fromS: startS + fillS, toS: atS, hands: true, jugName });
+    if (usesOven(bench)) bench.oven.take(startS + fillS, atS);
   }
-  bench.job({
-    ...of,
-    kind: 'pour',
-    pourIndexes,
-    fromS: atS,
-    toS: atS + lengthS,
-    hands: true,
-    tempC: atC,
-    jugName,
-  });
+  const needs = warming ? [...pouring.needs, warming.id] : pouring.needs;
+  bench.place({ ...pouring, needs }, { fromS: atS, toS: atS + lengthS, hands: true, jugName });
+  if (isLast) placeInclusions(bench, pourIndexes, of, false, atS + lengthS, setS);
+  const untilS = atS + lengthS + setS;
+  bench.hands.take(startS, untilS);
   const pours = ready.map(({ inJug, meltedS, pourIndex }): PlacedPour => {
-    bench.keepJug(inJug.jug, atS + lengthS + JUG_AGAIN_S);
+    const goesOn = groupOf(bench, pourIndex).at(-1) !== pourIndex;
+    bench.keepJug(inJug.jug, goesOn ? Number.POSITIVE_INFINITY : atS + lengthS + JUG_AGAIN_S);
     // Warmed up, it is as it was so long after it was melted, and cools on from there.
     const since = warmS > 0 ? atS - coolS(inJug, atC) : meltedS;
-    bench.open.set(inJug.load.pourIndex, { inJug, meltedS: since, freeS: atS + lengthS });
+    const [head = pourIndex] = groupOf(bench, pourIndex);
+    bench.open.set(openKey(head, of.load), { inJug, meltedS: since, freeS: atS + lengthS });
     const tempC = warmS > 0 ? atC : waitedC(inJug, atS - since);
     return { pourIndex, inJug, meltedS: since, atS, pourS: lengthS, tempC };
   });
-  return { atS, lengthS, pours };
+  return { atS, untilS, pours };
 }
 
-function usesOven(meltIn: HouseRules['meltIn']): boolean {
+/** A jug cools until it is poured, or what comes before its pour begins. */
+function cooling(bench: Bench, { pourIndex, stirredS, inJug }: Ready, { round, load }: Of, untilS: number) {
+  const task = taskOfKind(bench.tasks(round, { pourIndex, load }), 'cool');
+  if (task && untilS - stirredS > SHORTEST_COOLING_S)
+    bench.place(task, { fromS: stirredS, toS: untilS, jugName: inJug.jug.name });
+}
+
+function rewarmTask(pouring: TaskOf<'pour'>): TaskOf<'rewarm'> {
+  return { ...pouring, kind: 'rewarm', id: pouring.id.replace(/pour$/, 'rewarm') };
+}
+
+/** What is shared out or set in for a whole round, one after the other. */
+function placeInclusions(
+  bench: Bench,
+  pourIndexes: readonly number[],
+  { round, load }: Of,
+  isFilling: boolean,
+  startS: number,
+  lengthS: number,
+) {
+  const tasks = bench
+    .tasks(round)
+    .filter(
+      (task) =>
+        task.kind === 'inclusions' &&
+        task.isFilling === isFilling &&
+        task.load === load &&
+        pourIndexes.includes(task.pourIndexes[0] ?? -1),
+    );
+  const eachS = lengthS / Math.max(1, tasks.length);
+  tasks.forEach((task, place) => {
+    bench.place(task, { fromS: startS + place * eachS, toS: startS + (place + 1) * eachS, hands: true });
+  });
+}
+
+function usesOven({ rules: { meltIn } }: Bench): boolean {
   return meltIn === 'microwave';
 }

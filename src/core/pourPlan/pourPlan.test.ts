@@ -3,17 +3,17 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, base, type FilePour, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { USUAL_MAKING } from '../plan/making';
 import type { Sheet } from '../plan/sheet';
 import { beginsAt, later, secondsBetween } from './clock';
 import { factorsOfRuns, MIDDLE, spreadsOf } from './factors';
 import { type HeatCase, heatCaseOf } from './heatCase';
-import type { Job } from './job';
 import { pourPlanKey } from './keptPourPlans';
 import { makePourPlan, pourPlanInSteps } from './makePourPlan';
-import { USUAL_MAKING } from './making';
 import { type PourPlan, pourPlanSchema } from './pourPlan';
 import type { PourRules } from './pourRules';
 import type { Range } from './range';
+import type { ScheduledTask } from './scheduledTask';
 import { simulate } from './simulate';
 
 const RULES: PourRules = USUAL_HOUSE_RULES;
@@ -103,7 +103,7 @@ function ranges(value: unknown): Range[] {
 }
 
 /** Whatever binds the same thing never does so twice at once. */
-function assertOneAtATime(jobs: readonly Pick<Job, 'kind' | 'fromS' | 'toS'>[], what: string) {
+function assertOneAtATime(jobs: readonly Pick<ScheduledTask, 'kind' | 'fromS' | 'toS'>[], what: string) {
   const sorted = [...jobs].sort((a, b) => a.fromS - b.fromS || a.toS - b.toS);
   sorted.forEach((job, place) => {
     const before = sorted[place - 1];
@@ -119,17 +119,17 @@ function assertSound(plan: PourPlan) {
   const read = pourPlanSchema.safeParse(plan);
   assert.ok(read.success, read.success ? '' : read.error.message);
   for (const { low, middle, high } of ranges(plan)) assert.ok(low <= middle && middle <= high);
-  const bound = plan.jobs.filter(({ hands, kind, bursts }) => hands || (kind === 'melt' && bursts));
+  const bound = plan.tasks.filter(({ hands }) => hands);
   assertOneAtATime(bound, 'hands');
   // Several jugs may stand over hot water; an oven takes one.
   assertOneAtATime(
-    plan.jobs.filter(({ kind, bursts }) => kind === 'melt' && bursts),
+    plan.tasks.filter(({ melt }) => melt?.bursts),
     'oven',
   );
-  assert.ok(plan.jobs.every(({ fromS, toS }) => fromS >= -1e-6 && toS >= fromS));
-  assert.ok(plan.jobs.some(({ fromS }) => fromS === 0));
-  for (const pour of plan.jobs.filter(({ kind }) => kind === 'pour')) {
-    const melts = plan.jobs.filter(
+  assert.ok(plan.tasks.every(({ fromS, toS }) => fromS >= -1e-6 && toS >= fromS));
+  assert.ok(plan.tasks.some(({ fromS }) => fromS === 0));
+  for (const pour of plan.tasks.filter(({ kind }) => kind === 'pour')) {
+    const melts = plan.tasks.filter(
       ({ kind, round, load, pourIndexes }) =>
         kind === 'melt' &&
         round === pour.round &&
@@ -223,11 +223,11 @@ test('what a pour plan depends on: not on names, notes and the clock', () => {
   assert.notEqual(pourPlanKey(sheetWith(STRIPES), JUGS), pourPlanKey(sheetWith(STRIPES), RULES));
 });
 
-test('three fillings follow one another, and a batch beyond the jug takes several melts of it', () => {
+test('three rounds follow one another, and a batch beyond the jug takes several melts of it', () => {
   const plan = makePourPlan(sheetWith([{}], { pieces: 16 }), { ...JUGS, jugs: [jug('Only', 400)] }, 0);
   assert.equal(plan.rounds, 3);
   // 6 cavities of 100 mL, and 300 mL at a time under a quarter of headspace: two melts.
-  const melts = plan.jobs.filter(({ kind }) => kind === 'melt');
+  const melts = plan.tasks.filter(({ kind }) => kind === 'melt');
   assert.deepEqual(
     melts.map(({ round, load, loads }) => [round, load, loads]),
     [
@@ -240,11 +240,11 @@ test('three fillings follow one another, and a batch beyond the jug takes severa
     ],
   );
   melts.forEach((melt) => {
-    const before = plan.jobs.filter(({ kind, toS }) => kind === 'pour' && toS <= melt.fromS + 1e-6);
+    const before = plan.tasks.filter(({ kind, toS }) => kind === 'pour' && toS <= melt.fromS + 1e-6);
     assert.equal(before.length, melts.indexOf(melt), 'a jug is filled again once it is empty');
   });
-  const unmolds = plan.jobs.filter(({ kind }) => kind === 'unmold');
-  plan.jobs
+  const unmolds = plan.tasks.filter(({ kind }) => kind === 'unmold');
+  plan.tasks
     .filter(({ kind, load, round }) => kind === 'pour' && load === 0 && round > 0)
     .forEach(({ fromS }, index) => {
       assert.ok(fromS >= (unmolds[index]?.toS ?? 0));
@@ -266,16 +266,17 @@ test('schools: ceiling, touch, the freezer, the double boiler, lying open', () =
       { ...RULES, ...over },
       0,
     );
-  assert.ok(kinds({ freezer: 'brief' }, 8).jobs.some(({ kind }) => kind === 'freezer'));
+  assert.ok(kinds({ freezer: 'brief' }, 8).tasks.some(({ kind }) => kind === 'freezer'));
   assert.ok(kinds({ freezer: 'brief' }, 8).dew);
-  assert.ok(!kinds({ freezer: 'never' }, 8).jobs.some(({ kind }) => kind === 'freezer'));
+  assert.ok(!kinds({ freezer: 'never' }, 8).tasks.some(({ kind }) => kind === 'freezer'));
   assert.equal(kinds({ freezer: 'never' }, 8).dew, null);
-  const wraps = (plan: PourPlan) => plan.jobs.some(({ kind }) => kind === 'wrap');
+  const wraps = (plan: PourPlan) => plan.tasks.some(({ kind }) => kind === 'wrap');
   assert.ok(wraps(kinds({ wrap: 'same-day' })) && !wraps(kinds({ wrap: 'may-lie-open' })));
   assert.ok(wraps(kinds({ wrap: 'may-lie-open' }, null, 'standard')));
-  const [bath] = kinds({ meltIn: 'double-boiler' }).jobs;
-  const [oven] = kinds({ meltIn: 'microwave' }).jobs;
-  assert.ok(bath?.bursts === null && oven?.bursts !== null);
+  const meltOf = (plan: PourPlan) => plan.tasks.find(({ kind }) => kind === 'melt');
+  const bath = meltOf(kinds({ meltIn: 'double-boiler' }));
+  const oven = meltOf(kinds({ meltIn: 'microwave' }));
+  assert.ok(bath?.melt?.bursts === null && oven?.melt?.bursts !== null);
   assert.ok((bath?.toS ?? 0) > (oven?.toS ?? 0));
 });
 
@@ -306,7 +307,7 @@ test('a jug that was warmed up cools on from there', () => {
   const of = (afterMin: number): FilePour => ({ size: '6 mm', way: { sameJug: true }, when: { afterMin } });
   // Forty minutes are too long, so it is warmed up; the next pour comes as soon as it is stirred.
   const plan = makePourPlan(sheetWith([{ size: '6 mm' }, of(40), of(1)]), JUGS, 0);
-  const rewarmed = plan.jobs.filter(({ kind }) => kind === 'rewarm').map(({ pourIndexes }) => pourIndexes);
+  const rewarmed = plan.tasks.filter(({ kind }) => kind === 'rewarm').map(({ pourIndexes }) => pourIndexes);
   assert.deepEqual(rewarmed, [[1]]);
   const [, second, third] = plan.layers.map(({ jugs }) => jugs[0]);
   assert.ok(second && third);

@@ -1,8 +1,8 @@
 import { BONDS } from '../heat/bond';
+import { roomSchema } from '../plan/making';
 import { z } from '../zod';
-import { jobSchema } from './job';
-import { roomSchema } from './making';
 import { rangeSchema } from './range';
+import { scheduledTaskSchema } from './scheduledTask';
 
 const tempC = z.number();
 const seconds = z.number();
@@ -91,8 +91,8 @@ export const pourPlanSchema = z.strictObject({
   runs: z.int().nonnegative(),
   layers: z.array(pourLayerSchema).min(1),
   /** From the first action on, in the order they begin. */
-  jobs: z.array(jobSchema),
-  /** Fillings that are told; the plan may have more. */
+  tasks: z.array(scheduledTaskSchema),
+  /** Rounds whose tasks are listed; the plan may have more, which follow in the same beat. */
   rounds: z.int().positive(),
   roundsInAll: z.int().positive(),
   /** From the last pour of a filling. */

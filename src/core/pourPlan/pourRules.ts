@@ -1,7 +1,4 @@
-import type { HouseRules } from '../houseRules/houseRules';
+import type { ScheduleRules } from './bench';
 
 /** What of the house rules decides when to melt, pour and wait. */
-export type PourRules = Pick<
-  HouseRules,
-  'pourCeiling' | 'freezer' | 'jugs' | 'headspaceFraction' | 'cutStepG' | 'meltIn' | 'microwaveW' | 'wrap'
->;
+export type PourRules = ScheduleRules;

@@ -1,19 +1,16 @@
-import type { HouseRules } from '../houseRules/houseRules';
 import { slicesOf } from '../molds/slicing';
 import type { Sheet } from '../plan/sheet';
-import { type Bench, benchOf } from './bench';
+import { piecesOfRound } from '../work/rounds';
+import type { TaskKind } from '../work/task';
+import { type Bench, benchOf, type ScheduleRules, taskOfKind } from './bench';
 import { CUT_BAR_S, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTimes';
 import type { HeatCase } from './heatCase';
-import type { Job, JobKind } from './job';
-import { loadsOf, type MeltRules } from './jugLoads';
+import { loadsOf } from './jugLoads';
 import { type Due, type PlacedPour, placeLayer } from './placeLayer';
+import type { ScheduledTask } from './scheduledTask';
+import { withoutUnplaced } from './withoutUnplaced';
 
-/** What of the workshop decides the order of the work. */
-export interface ScheduleRules extends MeltRules {
-  wrap: HouseRules['wrap'];
-}
-
-/** Times of one filling, as heat has them. */
+/** Times of one round, as heat has them. */
 export interface RoundTimes {
   /** Of each layer, after it was poured. */
   skinS: number[];
@@ -25,113 +22,115 @@ export interface RoundTimes {
 export interface Schedule {
   /** Places a layer as soon after it is due as can be; answers when. s from the first pour of the plan. */
   placeLayer(round: number, layerIndex: number, due: Due): number;
-  /** Skins, setting and unmolding of a filling; answers when the molds are free again. */
+  /** Skins, setting and unmolding of a round; answers when the molds are free again. */
   unmold(round: number, layerAtS: readonly number[], times: RoundTimes): number;
   /** What waits until hands are free, once everything is poured: cutting, hardening, wrapping. */
   finish(): void;
-  jobs: readonly Job[];
-  /** Of the first filling. */
+  /** Every task that was placed, by its beginning. */
+  tasks(): ScheduledTask[];
+  /** Of the first round. */
   pours: readonly PlacedPour[];
+  /** Rounds that are placed one by one; the others follow in the same beat. */
   rounds: number;
 }
 
-/** More fillings than this are not told one by one, nor so many that a list of their pours would be too long to read. */
+/** More rounds than this are not placed one by one, nor so many that a list of their pours would be too long to read. */
 const MOST_ROUNDS = 40;
 const MOST_POURS = 160;
+/** Two rounds tell how long after one another they follow. */
+const LEAST_ROUNDS = 2;
+
+/** How many rounds of a sheet are placed one by one. */
+export function roundsPlaced(sheet: Sheet, rules: ScheduleRules): number {
+  const pours = loadsOf(sheet, piecesOfRound(sheet, 0), rules).reduce(
+    (sum, loads) => sum + Math.max(1, loads.length),
+    0,
+  );
+  const most = Math.max(LEAST_ROUNDS, Math.min(MOST_ROUNDS, Math.floor(MOST_POURS / pours)));
+  return Math.min(most, sheet.totals.rounds);
+}
 
 /** Everything in the middle: hands, one oven and the jugs are given out in the order of the work. */
 export function scheduleOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Schedule {
   const bench = benchOf(sheet, heat, rules);
-  const { cavities } = sheet.mold;
-  const piecesOf = (round: number) => Math.min(cavities, sheet.pieces - round * cavities);
-  const poursARound = loadsOf(sheet, piecesOf(0), rules).reduce(
-    (sum, loads) => sum + Math.max(1, loads.length),
-    0,
-  );
-  const rounds = Math.max(
-    1,
-    Math.min(MOST_ROUNDS, Math.floor(MOST_POURS / poursARound), sheet.totals.rounds),
-  );
+  const rounds = roundsPlaced(sheet, rules);
   const pours: PlacedPour[] = [];
   const out: { round: number; fromS: number; cutFromS: number | null }[] = [];
   return {
     placeLayer(round, layerIndex, due) {
       const layer = heat.layers[layerIndex];
       if (!layer) throw new RangeError('a layer that is not there');
-      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOf(round) }, due);
+      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOfRound(sheet, round) }, due);
       if (round === 0) pours.push(...placed.pours);
       return placed.atS;
     },
     unmold(round, layerAtS, times) {
-      const isLast = round === rounds - 1;
-      const { outS, cutFromS } = unmold(bench, round, piecesOf(round), layerAtS, times, isLast);
+      const { outS, freeS, cutFromS } = unmold(bench, round, layerAtS, times);
       out.push({ round, fromS: outS, cutFromS });
-      return isLast ? outS : outS + WASH_S;
+      return freeS;
     },
     finish() {
-      for (const { round, fromS, cutFromS } of out)
-        finish(bench, rules, round, piecesOf(round), fromS, cutFromS);
+      for (const { round, fromS, cutFromS } of out) finish(bench, round, fromS, cutFromS);
     },
-    jobs: bench.jobs,
+    tasks: () => withoutUnplaced(bench.placed, (round) => bench.tasks(round)),
     pours,
     rounds,
   };
 }
 
-/** Lets a filling set, takes it out, and wipes the mold for the next. The last cavity to be poured is waited for. */
+/** Lets a round set, takes it out, and wipes the mold for the next. The last cavity to be poured is waited for. */
 function unmold(
-  { hands, heat, job, jobs }: Bench,
+  bench: Bench,
   round: number,
-  pieces: number,
   layerAtS: readonly number[],
   { skinS, unmoldS, cutS }: RoundTimes,
-  isLast: boolean,
-): { outS: number; cutFromS: number | null } {
-  const pours = jobs.filter((each) => each.kind === 'pour' && each.round === round);
+): { outS: number; freeS: number; cutFromS: number | null } {
+  const { hands, heat, placed } = bench;
+  const tasks = bench.tasks(round);
+  const ofRound = placed.filter((each) => each.round === round);
+  const poured = ofRound.filter(({ kind }) => kind === 'pour');
   heat.layers.forEach(({ pourIndexes }, index) => {
-    const atS = layerAtS[index] ?? 0;
-    const poured = pours.find((each) => each.pourIndexes[0] === pourIndexes[0]);
-    const toS = atS + (skinS[index] ?? 0);
-    job({ kind: 'skin', round, pourIndexes, fromS: Math.min(poured?.toS ?? atS, toS), toS });
+    const [lead] = pourIndexes;
+    const task = tasks.find(({ kind, pourIndexes: of }) => kind === 'skin' && of[0] === lead);
+    const first = poured.find((each) => each.pourIndexes[0] === lead);
+    const toS = (layerAtS[index] ?? 0) + (skinS[index] ?? 0);
+    if (task) bench.place(task, { fromS: Math.min(first?.toS ?? toS, toS), toS });
   });
-  const lastS = Math.max(...pours.map(({ fromS }) => fromS));
+  const lastS = Math.max(...poured.map(({ fromS }) => fromS));
   const skinnedS = lastS + (skinS.at(-1) ?? 0);
   const restsFromS = skinnedS + (heat.freezerS ?? 0);
-  if (heat.freezerS !== null) job({ kind: 'freezer', round, fromS: skinnedS, toS: restsFromS });
-  const lengthS = outOfMoldS(pieces);
-  const boundS = isLast ? lengthS : lengthS + WASH_S;
+  const [freezer, set, out, wash] = (['freezer', 'set', 'unmold', 'wash'] as const).map((kind) =>
+    taskOfKind(tasks, kind),
+  );
+  if (freezer) bench.place(freezer, { fromS: skinnedS, toS: restsFromS });
+  const lengthS = outOfMoldS(piecesOfRound(bench.sheet, round));
+  const boundS = wash ? lengthS + WASH_S : lengthS;
   const fromS = hands.firstFreeS(Math.max(lastS + unmoldS, restsFromS), boundS);
   const outS = fromS + lengthS;
-  job({ kind: 'set', round, fromS: restsFromS, toS: fromS });
-  job({ kind: 'unmold', round, fromS, toS: outS, hands: true });
-  if (!isLast) job({ kind: 'wash', round, fromS: outS, toS: outS + WASH_S, hands: true });
-  return { outS, cutFromS: cutS === null ? null : lastS + cutS };
+  if (set) bench.place(set, { fromS: restsFromS, toS: fromS });
+  if (out) bench.place(out, { fromS, toS: outS, hands: true });
+  if (wash) bench.place(wash, { fromS: outS, toS: outS + WASH_S, hands: true });
+  hands.take(fromS, fromS + boundS);
+  return { outS, freeS: fromS + boundS, cutFromS: cutS === null ? null : lastS + cutS };
 }
 
-/** Cuts, lets harden and wraps a filling, each when hands are free. */
-function finish(
-  { hands, heat, job, sheet }: Bench,
-  rules: ScheduleRules,
-  round: number,
-  pieces: number,
-  outS: number,
-  cutFromS: number | null,
-) {
-  const bars = pieces * Math.max(1, slicesOf(sheet.mold)?.bars ?? 1);
+/** Cuts, lets harden and wraps a round, each when hands are free. */
+function finish(bench: Bench, round: number, outS: number, cutFromS: number | null) {
+  const { hands, sheet } = bench;
+  const tasks = bench.tasks(round);
+  const bars = piecesOfRound(sheet, round) * Math.max(1, slicesOf(sheet.mold)?.bars ?? 1);
   let doneS = outS;
-  const byHand = (kind: JobKind, fromS: number, lengthS: number) => {
+  const byHand = (kind: TaskKind, fromS: number, lengthS: number) => {
+    const task = taskOfKind(tasks, kind);
+    if (!task) return;
     const startS = hands.firstFreeS(fromS, lengthS);
-    job({ kind, round, fromS: startS, toS: startS + lengthS, hands: true });
+    bench.place(task, { fromS: startS, toS: startS + lengthS, hands: true });
+    hands.take(startS, startS + lengthS);
     doneS = startS + lengthS;
   };
-  if (cutFromS !== null) byHand('cut', Math.max(doneS, cutFromS), CUT_BAR_S * bars);
+  byHand('cut-bars', Math.max(doneS, cutFromS ?? doneS), CUT_BAR_S * bars);
+  const hardens = taskOfKind(tasks, 'harden');
   const hardensS = Math.max(0, ...sheet.pours.map(({ base: { hardensH } }) => (hardensH ?? 0) * 3600));
-  if (hardensS > 0) job({ kind: 'harden', round, fromS: doneS, toS: doneS + hardensS });
-  if (mustWrap(sheet, rules, heat)) byHand('wrap', doneS, WRAP_BAR_S * bars);
-}
-
-/** By the house rule, and whatever it says where the bar would draw water from the room. */
-function mustWrap({ pours }: Sheet, { wrap }: ScheduleRules, { room, waterActivity }: HeatCase): boolean {
-  const maySweat = pours.some(({ base: { sweat } }) => sweat !== 'low' && sweat !== 'none');
-  return wrap === 'same-day' || maySweat || room.humidity > waterActivity;
+  if (hardens) bench.place(hardens, { fromS: doneS, toS: doneS + hardensS });
+  byHand('wrap', doneS, WRAP_BAR_S * bars);
 }

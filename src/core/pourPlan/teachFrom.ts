@@ -3,6 +3,7 @@ import { conduct } from '../heat/conduct';
 import { coolJug, jugAtC } from '../heat/jug';
 import { coreC } from '../heat/skin';
 import { poured } from '../heat/stack';
+import { substanceOf } from '../heat/substanceOf';
 import type { Reading } from '../heat/taught';
 import { fitLossScale, type LossScale, scaleByTouch, type TeachFault } from '../heat/teach';
 import type { Sheet } from '../plan/sheet';
@@ -11,7 +12,6 @@ import { MIDDLE } from './factors';
 import { type HeatCase, heatCaseOf } from './heatCase';
 import type { PourRules } from './pourRules';
 import { simulate, surroundingsOf } from './simulate';
-import { substanceOf } from './substanceOf';
 
 /** What is to be learnt of, and from what. */
 export type TeachRequest =

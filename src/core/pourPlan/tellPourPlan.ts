@@ -3,7 +3,6 @@ import type { Sheet } from '../plan/sheet';
 import { MIDDLE } from './factors';
 import type { HeatCase } from './heatCase';
 import { idealS } from './idealMoment';
-import { bindsHands } from './job';
 import { curveTimes, type JugRun, jugRun, layerOfPour } from './jugRun';
 import { grainsOf, tipsOf } from './particles';
 import type { PlacedPour } from './placeLayer';
@@ -11,6 +10,7 @@ import type { PourLayer, PourPlan } from './pourPlan';
 import type { PourRules } from './pourRules';
 import { rangeOf, shifted } from './range';
 import type { Schedule } from './schedule';
+import type { ScheduledTask } from './scheduledTask';
 import type { LayerTimes, RunTimes } from './simulate';
 
 /** One run with its inputs off: layers, and the jugs of the first filling in the order they are poured. */
@@ -26,14 +26,17 @@ export interface Told {
   rules: PourRules;
   schedule: Schedule;
   middle: RunTimes;
+  /** How long the rounds that are not placed one by one take, s. */
+  beyondS: number;
   /** None while only the middle is known. */
   runs: readonly OneRun[];
 }
 
 /** The pour plan that the runs tell: the middle one its moments, all of them its ranges. */
 export function tellPourPlan(told: Told): PourPlan {
-  const { sheet, heat, schedule, middle, runs } = told;
-  const startS = Math.min(0, ...schedule.jobs.map(({ fromS }) => fromS));
+  const { sheet, heat, schedule, middle, beyondS, runs } = told;
+  const scheduled = schedule.tasks();
+  const startS = Math.min(0, ...scheduled.map(({ fromS }) => fromS));
   const over = (figure: (run: RunTimes) => number) => runs.map(({ times }) => figure(times));
   const unmold = rangeOf(
     middle.unmoldS,
@@ -52,25 +55,25 @@ export function tellPourPlan(told: Told): PourPlan {
       over(({ layers }) => layers[index]?.skinS ?? 0),
     ),
   );
-  const jobs = schedule.jobs
-    .map((job) => {
-      const range =
-        job.kind === 'skin' ? skins[layerOf(heat, job.pourIndexes)] : job.kind === 'set' ? unmold : null;
-      return {
-        ...job,
-        fromS: job.fromS - startS,
-        toS: job.toS - startS,
-        ends: range ? shifted(range, job.toS - startS - range.middle) : null,
-      };
-    })
-    .sort((a, b) => a.fromS - b.fromS || a.toS - b.toS);
-  const outS = Math.max(...jobs.filter(({ kind }) => kind === 'unmold').map(({ toS }) => toS));
-  const doneS = Math.max(...jobs.filter(({ kind }) => kind !== 'harden').map(({ toS }) => toS));
-  // What is late in every filling adds up.
+  const tasks = scheduled.map((task) => {
+    const range =
+      task.kind === 'skin' ? skins[layerOf(heat, task.pourIndexes)] : task.kind === 'set' ? unmold : null;
+    return {
+      ...task,
+      fromS: task.fromS - startS,
+      toS: task.toS - startS,
+      ends: range ? shifted(range, task.toS - startS - range.middle) : null,
+    };
+  });
+  const last = (isIt: (kind: ScheduledTask['kind']) => boolean) =>
+    beyondS + Math.max(...tasks.filter(({ kind }) => isIt(kind)).map(({ toS }) => toS));
+  const outS = last((kind) => kind === 'unmold');
+  const doneS = last((kind) => kind !== 'harden');
+  // What is late in every round adds up.
   const late = (sure: { low: number; middle: number; high: number }, endS: number) => ({
-    low: endS - (sure.middle - sure.low) * schedule.rounds,
+    low: endS - (sure.middle - sure.low) * sheet.totals.rounds,
     middle: endS,
-    high: endS + (sure.high - sure.middle) * schedule.rounds,
+    high: endS + (sure.high - sure.middle) * sheet.totals.rounds,
   });
   const dews = runs.flatMap(({ times: { dew } }) => dew ?? []);
   return {
@@ -78,7 +81,7 @@ export function tellPourPlan(told: Told): PourPlan {
     room: heat.room,
     runs: runs.length,
     layers: heat.layers.map((_, index) => layerTold(told, index, skins[index] ?? rangeOf(0, []))),
-    jobs,
+    tasks,
     rounds: schedule.rounds,
     roundsInAll: sheet.totals.rounds,
     unmold,
@@ -86,7 +89,7 @@ export function tellPourPlan(told: Told): PourPlan {
     cut,
     done: late(cut ?? unmold, doneS),
     out: late(unmold, outS),
-    handsS: handsOf(jobs),
+    handsS: handsOf(tasks) * (sheet.totals.rounds / schedule.rounds),
     dew: middle.dew && {
       dewPointC: middle.dew.dewPointC,
       above: rangeOf(
@@ -208,9 +211,9 @@ function layerOf({ layers }: HeatCase, pourIndexes: readonly number[]): number {
 }
 
 /** Hands that are bound at once are bound once. */
-function handsOf(jobs: readonly PourPlan['jobs'][number][]): number {
+function handsOf(tasks: readonly ScheduledTask[]): number {
   let [sum, untilS] = [0, Number.NEGATIVE_INFINITY];
-  for (const { fromS, toS } of jobs.filter(bindsHands)) {
+  for (const { fromS, toS } of tasks.filter(({ hands }) => hands)) {
     sum += Math.max(0, toS - Math.max(fromS, untilS));
     untilS = Math.max(untilS, toS);
   }

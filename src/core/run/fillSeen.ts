@@ -1,5 +1,6 @@
+import { progress } from './progress';
 import type { Run } from './run';
-import { runState } from './runState';
+
 import { scrapOf } from './scrap';
 import { weighedG } from './weighedG';
 
@@ -16,20 +17,25 @@ export interface FillSeen {
  * What went into the cavities over what was planned, brought to the stored capacity: what was weighed, less what was left
  * over for the scrap jar. Cut-off pours and ends were in the cavities, so they are not taken away.
  *
- * @returns null for a run that is not finished, or that weighed nothing
+ * A fill speaks for a mold only where it was full: something was left over, or somebody saw that it came out as planned.
+ * What was weighed short tells of a hand.
+ *
+ * @returns null for a run that is not finished, that weighed nothing, or whose fill nobody knows
  */
 export function fillSeen(run: Run): FillSeen | null {
-  const { ended } = runState(run);
-  if (ended?.how !== 'finished') return null;
+  const { ended } = progress(run);
+  if (ended?.kind !== 'finished') return null;
+  const { sheet } = run.snapshot;
   const { trimmedG, endsG } = scrapOf(run);
   const leftOverG = Math.max(0, ended.toScrapG - trimmedG - endsG);
-  const share = (weighedG(run) - leftOverG) / run.sheet.totals.jugG;
+  if (ended.fill !== 'as-planned' && !(leftOverG > 0)) return null;
+  const share = (weighedG(run) - leftOverG) / sheet.totals.jugG;
   if (!(share > 0)) return null;
   return {
     runId: run.id,
-    planName: run.sheet.planName,
+    planName: sheet.planName,
     at: ended.at,
-    capacityMl: run.sheet.mold.capacityMl * share,
+    capacityMl: sheet.mold.capacityMl * share,
   };
 }
 

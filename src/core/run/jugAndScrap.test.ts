@@ -11,44 +11,19 @@ import {
   scrap,
   sheetOf,
 } from '../../../tests/support/planFiles';
+import { madeRun as made, runOf } from '../../../tests/support/runs';
+import { inclusionWords } from '../../words/en/work/inclusionWords';
+import { pourWords } from '../../words/en/work/pourWords';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
-import type { Sheet } from '../plan/sheet';
-import { embedWords } from './embedWords';
+import { layerGroups } from '../pours/layers';
+import { pourTempC } from '../pours/pourTemp';
 import { betterCapacityMl, fillSeen } from './fillSeen';
-import { pourWords } from './pourWords';
-import type { Run, RunEvent } from './run';
-import { runState, withEvent } from './runState';
+import { progress } from './progress';
 import { scrapOf } from './scrap';
 import { usedMaterials } from './usedMaterials';
 
-const at = '2026-03-01T10:00:00.000Z';
 const METRIC = { system: 'metric', locale: 'en' } as const;
 const DYE = colorant({ id: 'dye', name: 'Test dye' });
-
-function runOf(sheet: Sheet, ...events: RunEvent[]): Run {
-  const fresh: Run = { id: 'r', planId: 'p', planVersion: 1, startedAt: at, sheet, findings: [], events: [] };
-  return events.reduce((run, event) => withEvent(run, { at, event }), fresh);
-}
-
-/** Every step ticked, the base weighed as so many times its target and the rest on target. */
-function made(sheet: Sheet, baseTimes = 1, toScrapG?: number): Run {
-  let run = runOf(sheet);
-  for (const { id } of runState(run).steps) {
-    const step = runState(run).steps.find((each) => each.id === id);
-    const massG = (step?.targetG ?? 0) * (step?.kind === 'weigh-base' ? baseTimes : 1);
-    const event: RunEvent =
-      step?.targetG == null ? { type: 'done', stepId: id } : { type: 'weighed', stepId: id, massG };
-    run = withEvent(run, { at, event });
-  }
-  const end: RunEvent = {
-    type: 'finished',
-    verdict: 'good',
-    goodPieces: 6,
-    note: '',
-    ...(toScrapG ? { toScrapG } : {}),
-  };
-  return withEvent(run, { at, event: end });
-}
 
 const oneJug = sheetOf(
   planFile(
@@ -62,27 +37,36 @@ const oneJug = sheetOf(
   ),
 );
 
+/** What is done before a layer sets. */
+const OF_JUG: ReadonlySet<string> = new Set([
+  'weigh-base',
+  'melt',
+  'weigh-dose',
+  'stir-in',
+  'inclusions',
+  'pour',
+]);
+
 test('pours of one jug melt once, and only what is added is weighed before each', () => {
   assert.deepEqual(
-    runState(runOf(oneJug)).steps.map(({ id, plannedG }) => [
-      id,
-      plannedG === null ? null : Number(plannedG.toFixed(3)),
-    ]),
+    progress(runOf(oneJug))
+      .tasks.filter(({ kind }) => OF_JUG.has(kind))
+      .map(({ id, plannedG }) => [id, plannedG === null ? null : Number(plannedG.toFixed(3))]),
     [
-      ['A/base', Number(oneJug.totals.baseG.toFixed(3))],
-      ['A/melt', null],
-      ['A/dose-1', Number((oneJug.totals.baseG * 0.001).toFixed(3))],
-      ['A/pour', null],
-      ['B/dose-1', Number(((oneJug.pours[1]?.baseG ?? 0) * 0.002).toFixed(3))],
-      ['B/pour', null],
-      ['B/embeds', null],
+      ['r1/A/l1/base', Number(oneJug.totals.baseG.toFixed(3))],
+      ['r1/A/l1/melt', null],
+      ['r1/A/l1/dose-1', Number((oneJug.totals.baseG * 0.001).toFixed(3))],
+      ['r1/A/l1/pour', null],
+      ['r1/B/l1/dose-1', Number(((oneJug.pours[1]?.baseG ?? 0) * 0.002).toFixed(3))],
+      ['r1/B/l1/pour', null],
+      ['r1/B/l1/inclusions', null],
     ],
   );
   // 4 % more base in the jug is 4 % more in every addition to it, also in those of the second pour.
-  const more = runState(
-    runOf(oneJug, { type: 'weighed', stepId: 'A/base', massG: oneJug.totals.baseG * 1.04 }),
-  ).steps;
-  const second = more.find(({ id }) => id === 'B/dose-1');
+  const more = progress(
+    runOf(oneJug, { kind: 'weighed', taskId: 'r1/A/l1/base', massG: oneJug.totals.baseG * 1.04 }),
+  ).tasks;
+  const second = more.find(({ id }) => id === 'r1/B/l1/dose-1');
   assert.ok(isClose(second?.targetG ?? 0, (second?.plannedG ?? 0) * 1.04));
 });
 
@@ -103,8 +87,10 @@ test('what was set in is used like what was weighed: scrap by weight, bought pie
     ),
   );
   assert.deepEqual(
-    runState(runOf(sheet)).steps.map(({ id }) => id),
-    ['A/base', 'A/melt', 'A/filling', 'A/pour', 'A/embeds'],
+    progress(runOf(sheet))
+      .tasks.filter(({ kind }) => OF_JUG.has(kind))
+      .map(({ id }) => id),
+    ['base', 'melt', 'filling', 'pour', 'inclusions'].map((what) => `r1/A/l1/${what}`),
   );
   const used = usedMaterials(made(sheet));
   assert.deepEqual(
@@ -116,11 +102,11 @@ test('what was set in is used like what was weighed: scrap by weight, bought pie
     ],
   );
   assert.match(
-    embedWords(sheet, { pourIndex: 0, embedIndexes: [0] }, METRIC),
+    inclusionWords(sheet, 6, { pourIndexes: [0], embedIndexes: [0] }, METRIC),
     /^Set in 2 of Test figure a piece, 12 pieces in all, its foot 0 mm above the floor\./,
   );
   assert.match(
-    embedWords(sheet, { pourIndex: 0, embedIndexes: [1] }, METRIC),
+    inclusionWords(sheet, 6, { pourIndexes: [0], embedIndexes: [1] }, METRIC),
     /^Share 126\.0 g of Test offcuts out over 6/,
   );
 });
@@ -151,20 +137,31 @@ test('into the scrap jar: what is cut off, the ends of a loaf, and what was melt
 test('fills of past runs: as planned speaks for the stored figure, much left over for a smaller one', () => {
   const sheet = sheetOf(planFile([{}], {}, BOX));
   assert.equal(fillSeen(runOf(sheet)), null);
-  assert.ok(isClose(fillSeen(made(sheet))?.capacityMl ?? 0, 100));
-  assert.ok(isClose(fillSeen(made(sheet, 1.1))?.capacityMl ?? 0, 110));
-  const left = fillSeen(made(sheet, 1, sheet.totals.jugG * 0.06));
+  const seen = { fill: 'as-planned' } as const;
+  assert.ok(isClose(fillSeen(made(sheet, 1, seen))?.capacityMl ?? 0, 100));
+  assert.ok(isClose(fillSeen(made(sheet, 1.1, seen))?.capacityMl ?? 0, 110));
+  // Weighed short, with nothing left over and nobody looking: that is the hand.
+  assert.equal(fillSeen(made(sheet, 0.97)), null);
+  assert.equal(fillSeen(made(sheet, 0.97, { fill: 'short' })), null);
+  const left = fillSeen(made(sheet, 1, { toScrapG: sheet.totals.jugG * 0.06 }));
   assert.ok(left && isClose(left.capacityMl, 94));
   assert.equal(betterCapacityMl([left], 100), null);
   assert.ok(isClose(betterCapacityMl([left, left], 100) ?? 0, 94));
-  const same = fillSeen(made(sheet, 1.01));
+  const same = fillSeen(made(sheet, 1.01, seen));
   assert.ok(same && betterCapacityMl([same, same], 100) === null);
 });
 
 test('how to pour is told by the way: leaning, both jugs, drops, goes, halves of a ball, what is cut off', () => {
   const words = (pours: Parameters<typeof planFile>[0], inMold = BOX) => {
     const sheet = sheetOf(planFile(pours, {}, inMold));
-    return sheet.pours.map((_, index) => pourWords(sheet, index, USUAL_HOUSE_RULES, METRIC));
+    return layerGroups(sheet.pours).map((pourIndexes) =>
+      pourWords(
+        sheet,
+        { pourIndexes, tempC: pourTempC(sheet, pourIndexes[0] ?? 0, USUAL_HOUSE_RULES) },
+        USUAL_HOUSE_RULES,
+        METRIC,
+      ),
+    );
   };
   const lean = { deg: 15, along: 'length' } as const;
   const [leaning, back, level] = words([
@@ -172,19 +169,18 @@ test('how to pour is told by the way: leaning, both jugs, drops, goes, halves of
     { size: '5 mm', way: { lean: { ...lean, deg: -15 } } },
     { size: 'rest' },
   ]);
-  assert.match(leaning ?? '', /Prop the mold up on an end, 15°, until it holds\. Pour at 44 °C to 60 °C/);
+  assert.match(leaning ?? '', /Prop the mold up on an end, 15°, until it holds\. Pour at 57 °C\./);
   assert.match(
     back ?? '',
     /Prop the mold up the other way, on an end, 15°.*Spritz the layer below and pour at 52 °C/,
   );
   assert.match(level ?? '', /Set the mold level first\./);
-  const [one, other, top] = words([
+  const [both, top] = words([
     { size: '8 mm' },
     { way: { besideShare: 0.5 } },
     { size: 'rest', way: { goes: 3 } },
   ]);
-  assert.match(one ?? '', /Hold B ready/);
-  assert.match(other ?? '', /It goes in with A, just as hot\. Pour both jugs at once/);
+  assert.match(both ?? '', /Pour both jugs at once from opposite sides, and stop together/);
   assert.match(top ?? '', /In 3 goes/);
   const [, drops, swirl] = words([
     { size: '8 mm' },

@@ -1,9 +1,13 @@
 import { howSaid } from '../plan/howSaid';
+import { progress } from './progress';
 import type { Run, Verdict } from './run';
-import { runState } from './runState';
 
 /** One weighing as it was planned and as it was. */
 export interface LoggedWeight {
+  /** From 1. */
+  round: number;
+  load: number;
+  loads: number;
   pourLetter: string;
   name: string;
   text: string | null;
@@ -38,15 +42,19 @@ export interface LogEntry {
  * @throws RangeError when the run has not been finished
  */
 export function logEntry(run: Run): LogEntry {
-  const { steps, ended } = runState(run);
-  if (ended?.how !== 'finished') throw new RangeError('only a finished run has a log entry');
-  const weights = steps.flatMap((step): LoggedWeight[] => {
-    const { plannedG, targetG, actualG } = step;
-    const pour = run.sheet.pours[step.pourIndex];
+  const { tasks, ended } = progress(run);
+  if (ended?.kind !== 'finished') throw new RangeError('only a finished run has a log entry');
+  const { sheet } = run.snapshot;
+  const weights = tasks.flatMap((task): LoggedWeight[] => {
+    const { plannedG, targetG, actualG } = task;
+    const pour = sheet.pours[task.pourIndexes[0] ?? -1];
     if (!pour || plannedG === null || targetG === null || actualG === null) return [];
-    const line = step.kind === 'weigh-dose' ? pour.lines[step.lineIndex] : undefined;
+    const line = task.kind === 'weigh-dose' ? pour.lines[task.lineIndex] : undefined;
     return [
       {
+        round: task.round + 1,
+        load: task.load + 1,
+        loads: task.loads,
         pourLetter: pour.letter,
         name: line?.material.name ?? pour.base.name,
         text: line ? howSaid(line) : null,
@@ -61,10 +69,10 @@ export function logEntry(run: Run): LogEntry {
     runId: run.id,
     planId: run.planId,
     planVersion: run.planVersion,
-    planName: run.sheet.planName,
+    planName: sheet.planName,
     startedAt: run.startedAt,
     finishedAt: ended.at,
-    pieces: run.sheet.pieces,
+    pieces: sheet.pieces,
     goodPieces: ended.goodPieces,
     verdict: ended.verdict,
     note: ended.note,

@@ -1,47 +1,74 @@
-import { findingSchema } from '../checks/finding';
-import { sheetSchema } from '../plan/sheet';
 import { z } from '../zod';
+import { snapshotSchema } from './snapshot';
 
 export const VERDICTS = ['good', 'fair', 'poor'] as const;
+/** Whether the cavities came out as full as they were planned, as far as somebody looked. */
+export const FILLS = ['as-planned', 'short'] as const;
 
-const stepId = z.string().min(1).max(40);
+const taskId = z.string().min(1).max(80);
 const massG = z.number().positive().max(1e6);
+const id = z.string().min(1).max(64);
 
 /** What happens at the bench. Events are only ever added; a mistake is answered by an `undone`. */
-export const runEventSchema = z.discriminatedUnion('type', [
-  z.strictObject({ type: z.literal('weighed'), stepId, massG }),
-  z.strictObject({ type: z.literal('done'), stepId }),
-  z.strictObject({ type: z.literal('undone'), stepId }),
+export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
-    type: z.literal('finished'),
+    kind: z.literal('weighed'),
+    taskId,
+    massG,
+    /** The lot it came from, where that was said at the scale. */
+    lotId: id.optional(),
+  }),
+  z.strictObject({ kind: z.literal('done'), taskId }),
+  z.strictObject({ kind: z.literal('undone'), taskId }),
+  z.strictObject({
+    kind: z.literal('finished'),
     verdict: z.enum(VERDICTS),
-    goodPieces: z.int().min(0).max(100_000),
+    goodPieces: z.int().min(0).max(1_000_000),
     note: z.string().max(4000),
     /** The lots that stood on the bench; for the others, the first to expire is taken. */
     lots: z
-      .array(z.strictObject({ materialId: z.string().max(64), lotId: z.string().max(64) }))
+      .array(z.strictObject({ materialId: id, lotId: id }))
       .max(200)
       .optional(),
     /** What went into the scrap jar, g. */
     toScrapG: z.number().min(0).max(1e6).optional(),
+    /** Left out where nobody looked. */
+    fill: z.enum(FILLS).optional(),
   }),
-  z.strictObject({ type: z.literal('abandoned'), note: z.string().max(4000) }),
+  z.strictObject({ kind: z.literal('abandoned'), note: z.string().max(4000) }),
 ]);
 
-export const recordedEventSchema = z.strictObject({ at: z.iso.datetime(), event: runEventSchema });
+/** Who and what an event comes from, as far as it is known. */
+export const eventSourceSchema = z.strictObject({
+  makerId: id.optional(),
+  deviceId: id.optional(),
+  instrumentId: id.optional(),
+});
 
-/** One making of a plan: the sheet frozen as it was, and what happened. */
+export const recordedEventSchema = z.strictObject({
+  /** By the bench's clock. */
+  occurredAt: z.iso.datetime(),
+  /** When it was on the disk. */
+  recordedAt: z.iso.datetime(),
+  source: eventSourceSchema,
+  event: runEventSchema,
+});
+
+/** One making of a plan: the snapshot it rests on, and what happened. */
 export const runSchema = z.strictObject({
   id: z.string(),
   planId: z.string(),
   planVersion: z.int().positive(),
   startedAt: z.iso.datetime(),
-  sheet: sheetSchema,
-  findings: z.array(findingSchema),
+  snapshot: snapshotSchema,
   events: z.array(recordedEventSchema),
 });
 
 export type Verdict = (typeof VERDICTS)[number];
+export type Fill = (typeof FILLS)[number];
 export type RunEvent = z.infer<typeof runEventSchema>;
+export type EventSource = z.infer<typeof eventSourceSchema>;
 export type RecordedEvent = z.infer<typeof recordedEventSchema>;
 export type Run = z.infer<typeof runSchema>;
+/** As much of a run as its progress follows from. */
+export type RunSoFar = Pick<Run, 'snapshot' | 'events'>;

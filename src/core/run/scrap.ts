@@ -1,7 +1,7 @@
 import { slicesOf } from '../molds/slicing';
-import { jugGroups } from '../plan/oneJug';
-import type { Run } from './run';
-import { runState } from './runState';
+import { jugGroups } from '../pours/sharedJug';
+import { progress } from './progress';
+import type { RunSoFar } from './run';
 
 /** What a run leaves that can be melted again, g. */
 export interface ScrapOfRun {
@@ -14,16 +14,16 @@ export interface ScrapOfRun {
 }
 
 /** What can go into the scrap jar after a run, by its sheet and by the base that was really melted. */
-export function scrapOf(run: Pick<Run, 'sheet' | 'events'>): ScrapOfRun {
-  const { pours, mold, totals, pieces } = run.sheet;
-  const { steps } = runState(run);
-  const leftOverG = jugGroups(pours).reduce((sum, group) => {
-    const [head = 0] = group;
-    const base = steps.find(({ kind, pourIndex }) => kind === 'weigh-base' && pourIndex === head);
-    const planned = pours[head]?.meltG ?? 0;
+export function scrapOf(run: RunSoFar): ScrapOfRun {
+  const { pours, mold, totals, pieces } = run.snapshot.sheet;
+  const groups = jugGroups(pours);
+  const leftOverG = progress(run).tasks.reduce((sum, task) => {
+    if (task.kind !== 'weigh-base' || task.actualG === null || !(task.massG > 0)) return sum;
+    const [head = 0] = task.pourIndexes;
+    const group = groups.find((each) => each.includes(head)) ?? [];
     const jugG = group.reduce((total, index) => total + (pours[index]?.jugG ?? 0), 0);
-    const beyond = planned > 0 ? (base?.actualG ?? planned) / planned - 1 : 0;
-    return sum + Math.max(0, beyond * jugG);
+    const share = task.massG / (pours[head]?.meltG ?? task.massG);
+    return sum + Math.max(0, (task.actualG / task.massG - 1) * jugG * share);
   }, 0);
   const slices = slicesOf(mold);
   return {

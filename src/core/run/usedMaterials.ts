@@ -1,34 +1,48 @@
 import { type Need, needOfEmbed } from '../stock/need';
-import type { Run } from './run';
-import { runState } from './runState';
+import { piecesOfRound } from '../work/rounds';
+import { progress, type TaskState } from './progress';
+import type { RunSoFar } from './run';
 
 /** What a run has really taken of a material, over all its pours. */
 export type Used = Need;
 
 /** What was weighed or set in in a run, each material once, in the order of the work. */
-export function usedMaterials(run: Pick<Run, 'sheet' | 'events'>): Used[] {
-  const used = new Map<string, Used>();
-  for (const step of runState(run).steps) {
-    const pour = run.sheet.pours[step.pourIndex];
-    if (!pour) continue;
-    const add = ({ materialId, amount, ...rest }: Used) =>
-      used.set(materialId, {
-        ...rest,
-        materialId,
-        amount: (used.get(materialId)?.amount ?? 0) + amount,
-      });
-    if (step.kind === 'set-embeds' && step.doneAt !== null) {
-      for (const embed of pour.embeds) {
-        const need = step.embedIndexes.includes(embed.embedIndex)
-          ? needOfEmbed(embed, run.sheet.pieces)
-          : null;
-        if (need) add(need);
-      }
-    }
-    if (step.actualG === null) continue;
-    const { id, name } =
-      step.kind === 'weigh-dose' ? (pour.lines[step.lineIndex]?.material ?? pour.base) : pour.base;
-    add({ materialId: id, name, amount: step.actualG, isCounted: false });
+export function usedMaterials(run: RunSoFar): Used[] {
+  const done = progress(run).tasks.filter(({ doneAt }) => doneAt !== null);
+  return summed(done.flatMap((task) => needsOfTask(run, task, task.actualG)));
+}
+
+/** What the open tasks of a run will still take. */
+export function stillNeeded(run: RunSoFar): Need[] {
+  const open = progress(run).tasks.filter(({ doneAt }) => doneAt === null);
+  return summed(open.flatMap((task) => needsOfTask(run, task, task.targetG)));
+}
+
+function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | null): Need[] {
+  const { sheet } = snapshot;
+  const pour = sheet.pours[task.pourIndexes[0] ?? -1];
+  if (!pour) return [];
+  if (task.kind === 'inclusions')
+    return pour.embeds
+      .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
+      .flatMap((embed) => needOfEmbed(embed, sheet.pieces) ?? [])
+      .map((need) => ({
+        ...need,
+        amount:
+          (need.amount * (snapshot.isDerived ? sheet.pieces : piecesOfRound(sheet, task.round))) /
+          sheet.pieces,
+      }));
+  if (massG === null) return [];
+  const { id, name } =
+    task.kind === 'weigh-dose' ? (pour.lines[task.lineIndex]?.material ?? pour.base) : pour.base;
+  return [{ materialId: id, name, amount: massG, isCounted: false }];
+}
+
+function summed(needs: readonly Need[]): Need[] {
+  const sums = new Map<string, Need>();
+  for (const need of needs) {
+    const before = sums.get(need.materialId)?.amount ?? 0;
+    sums.set(need.materialId, { ...need, amount: before + need.amount });
   }
-  return [...used.values()];
+  return [...sums.values()];
 }

@@ -1,11 +1,13 @@
-import type { Run } from './run';
-import { runState } from './runState';
+import { progress } from './progress';
+import type { RunSoFar } from './run';
 
 /** What was weighed into the jugs of a run and stays in them, g. */
-export function weighedG(run: Pick<Run, 'sheet' | 'events'>): number {
-  return runState(run).steps.reduce((sum, step) => {
+export function weighedG(run: RunSoFar): number {
+  return progress(run).tasks.reduce((sum, task) => {
     const line =
-      step.kind === 'weigh-dose' ? run.sheet.pours[step.pourIndex]?.lines[step.lineIndex] : undefined;
-    return line?.leaves ? sum : sum + (step.actualG ?? 0);
+      task.kind === 'weigh-dose'
+        ? run.snapshot.sheet.pours[task.pourIndexes[0] ?? 0]?.lines[task.lineIndex]
+        : undefined;
+    return line?.leaves ? sum : sum + (task.actualG ?? 0);
   }, 0);
 }

@@ -3,6 +3,9 @@ import { z } from '../zod';
 /** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */
 export const ENTRY_KINDS = ['bought', 'used', 'correction', 'count'] as const;
 
+/** What an entry may belong to. */
+export const ENTRY_OWNERS = ['run', 'order', 'count'] as const;
+
 export const stockEntrySchema = z.strictObject({
   id: z.string(),
   lotId: z.string(),
@@ -10,12 +13,13 @@ export const stockEntrySchema = z.strictObject({
   kind: z.enum(ENTRY_KINDS),
   /** Grams or pieces that came; below zero, that went. */
   change: z.number(),
-  /** The run that used it. */
-  runId: z.string().nullable(),
+  /** What changed it; null for what was entered by hand. */
+  owner: z.strictObject({ kind: z.enum(ENTRY_OWNERS), id: z.string() }).nullable(),
   note: z.string().max(2000),
 });
 
 export type StockEntry = z.infer<typeof stockEntrySchema>;
+export type EntryOwner = NonNullable<StockEntry['owner']>;
 
 /** What is left of a lot. Amounts in grams, or pieces of what is counted. */
 export interface LotStock {

@@ -4,6 +4,7 @@ import { shelf } from './0002_shelf';
 import { molds } from './0003_molds';
 import { embeds } from './0004_embeds';
 import { heat } from './0005_heat';
+import { spine } from './0006_spine';
 
 /** In order; only ever added to. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds, heat];
+export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds, heat, spine];

@@ -1,50 +1,49 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { HouseRules } from '../../core/houseRules/houseRules';
-import { jugGroups } from '../../core/plan/oneJug';
+import { concernsTask } from '../../core/checks/concernsTask';
+import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
-import { rescaled, runState } from '../../core/run/runState';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
 import type { Showing } from '../../core/units/showQuantity';
 import { FinishForm } from './FinishForm';
-import { StepFace } from './StepFace';
-import { StepList } from './StepList';
+import { TaskFace } from './TaskFace';
+import { TaskList } from './TaskList';
 import { useRun } from './useRun';
 
 interface Props {
   start: Run;
-  rules: HouseRules;
   /** Lots that may stand on the bench, by material. */
   stock: StockByMaterial;
   showing: Showing;
 }
 
-/** One step at a time, legible at two metres. */
-export default function Bench({ start, rules, stock, showing }: Props) {
+/** One task at a time, legible at two metres. */
+export default function Bench({ start, stock, showing }: Props) {
   const { run, problem, sending, record } = useRun(start);
-  const { steps, ended } = useMemo(() => runState(run), [run]);
-  const firstOpen = steps.findIndex((step) => step.doneAt === null);
-  const [looked, setLooked] = useState<number | null>(null);
-  const at = looked ?? firstOpen;
-  const step = steps[at];
-  const [typed, setTyped] = useKeptText(`tallow.weight.${run.id}.${step?.id ?? 'end'}`);
+  const { tasks, inHand, ended } = useMemo(() => progress(run), [run]);
+  const [lookedAt, setLookedAt] = useState<string | null>(null);
+  const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;
+  const [typed, setTyped] = useKeptText(`tallow.weight.${run.id}.${task?.id ?? 'end'}`);
+  const { sheet, findings, rules } = run.snapshot;
 
-  // What is typed for the base moves every dose at once, before it is ticked.
+  // What is typed for the base moves every dose of its jug at once, before it is ticked.
   const parsed = parseMass(typed, showing.system);
   const typedG = parsed.success && parsed.data > 0 ? parsed.data : null;
-  const jug = jugGroups(run.sheet.pours).find((group) => group.includes(step?.pourIndex ?? 0)) ?? [];
-  const shown = steps.map((each) => {
-    const isThisJug = step?.kind === 'weigh-base' && step.doneAt === null && jug.includes(each.pourIndex);
-    const meltG = run.sheet.pours[jug[0] ?? 0]?.meltG;
-    if (!isThisJug || typedG === null || !meltG || each.kind !== 'weigh-dose') return each;
-    return { ...each, targetG: rescaled(each.plannedG ?? 0, meltG, typedG) };
-  });
+  const typedBase = task?.kind === 'weigh-base' && task.doneAt === null ? task : null;
+  const shown = tasks.map((each) =>
+    typedBase &&
+    typedG !== null &&
+    each.kind === 'weigh-dose' &&
+    baseTaskId(run.snapshot, each) === typedBase.id
+      ? { ...each, targetG: rescaled(each.massG, typedBase.massG, typedG) }
+      : each,
+  );
 
-  async function tick(event: RunEvent) {
+  async function send(event: RunEvent) {
     const done = await record(event);
     if (done) {
       setTyped('');
-      setLooked(null);
+      setLookedAt(null);
     }
   }
 
@@ -52,12 +51,12 @@ export default function Bench({ start, rules, stock, showing }: Props) {
     return (
       <div className="p-6">
         <div className="plate max-w-xl p-6">
-          <h1 className="text-2xl font-semibold">{run.sheet.planName}</h1>
+          <h1 className="text-2xl font-semibold">{sheet.planName}</h1>
           <p className="my-3">
-            {ended.how === 'finished' ? 'This run is in the Logbook.' : 'This run was given up.'}
+            {ended.kind === 'finished' ? 'This run is in the Logbook.' : 'This run was given up.'}
           </p>
-          <a className="btn btn-primary" href={ended.how === 'finished' ? `/log/${run.id}` : '/bench'}>
-            {ended.how === 'finished' ? 'See it in the Logbook' : 'To the bench'}
+          <a className="btn btn-primary" href={ended.kind === 'finished' ? `/log/${run.id}` : '/bench'}>
+            {ended.kind === 'finished' ? 'See it in the Logbook' : 'To the bench'}
           </a>
         </div>
       </div>
@@ -66,13 +65,13 @@ export default function Bench({ start, rules, stock, showing }: Props) {
 
   return (
     <div className="grid h-full gap-2 p-2 md:grid-cols-[250px_1fr]">
-      <StepList
+      <TaskList
         run={run}
-        steps={shown}
-        at={at}
+        tasks={shown}
+        at={task?.id ?? null}
         showing={showing}
-        onLook={(place) => setLooked(place === firstOpen ? null : place)}
-        onGiveUp={() => record({ type: 'abandoned', note: '' })}
+        onLook={(id) => setLookedAt(id === inHand?.id ? null : id)}
+        onGiveUp={() => record({ kind: 'abandoned', note: '' })}
       />
       <div className="flex min-h-0 flex-col gap-2">
         {problem && (
@@ -80,20 +79,23 @@ export default function Bench({ start, rules, stock, showing }: Props) {
             {problem.detail}
           </p>
         )}
-        {step ? (
-          <StepFace
-            key={step.id}
+        {task ? (
+          <TaskFace
+            key={task.id}
             run={run}
-            step={shown[at] ?? step}
+            task={shown.find(({ id }) => id === task.id) ?? task}
+            tasks={tasks}
             typed={typed}
             rules={rules}
             showing={showing}
             sending={sending}
-            cautions={run.findings.filter(({ severity }) => severity === 'caution')}
+            cautions={findings.filter(
+              (finding) => finding.severity === 'caution' && concernsTask(finding, task, sheet),
+            )}
             onType={setTyped}
-            onTick={tick}
-            onUndo={() => tick({ type: 'undone', stepId: step.id })}
-            onBack={looked === null ? null : () => setLooked(null)}
+            onTick={send}
+            onUndo={() => send({ kind: 'undone', taskId: task.id })}
+            onBack={lookedAt === null ? null : () => setLookedAt(null)}
           />
         ) : (
           <FinishForm run={run} stock={stock} showing={showing} sending={sending} onFinish={record} />

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { ok } from '../../core/result';
-import type { Run, RunEvent, Verdict } from '../../core/run/run';
-import { VERDICTS } from '../../core/run/run';
+import type { Fill, Run, RunEvent, Verdict } from '../../core/run/run';
+import { FILLS, VERDICTS } from '../../core/run/run';
 import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
 import { weighedG } from '../../core/run/weighedG';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -24,10 +24,14 @@ const SCRAP = { unit: 'g', least: 0, most: 1_000_000 };
 const LEAST_SCRAP_G = 1;
 const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
 
-/** Everything is ticked: how it came out, and into the Logbook. */
+const FILL_NAMES: Record<Fill, string> = { 'as-planned': 'As full as planned', short: 'Short' };
+
+/** Everything is out of its mold: how it came out, and into the Logbook. */
 export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
   const [verdict, setVerdict] = useState<Verdict>('good');
-  const [pieces, setPieces] = useState(String(run.sheet.pieces));
+  const { sheet } = run.snapshot;
+  const [pieces, setPieces] = useState(String(sheet.pieces));
+  const [fill, setFill] = useState<Fill | null>(null);
   const [note, setNote] = useState('');
   const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
   const scrap = useMemo(() => scrapOf(run), [run]);
@@ -43,18 +47,19 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
         event.preventDefault();
         if (parsed.success && parsedScrap.success)
           onFinish({
-            type: 'finished',
+            kind: 'finished',
             verdict,
             goodPieces: parsed.data,
             note: note.trim(),
+            ...(fill ? { fill } : {}),
             ...(parsedScrap.data > 0 ? { toScrapG: parsedScrap.data } : {}),
             lots: [...chosen].map(([materialId, lotId]) => ({ materialId, lotId })),
           });
       }}
     >
-      <h2 className="text-2xl font-semibold">Everything is ticked</h2>
+      <h2 className="text-2xl font-semibold">Out of the mold</h2>
       <p className="text-lg">
-        {showMass(weighedG(run), showing)} went into the jug; {showMass(run.sheet.totals.jugG, showing)} was
+        {showMass(weighedG(run), showing)} went into the jug; {showMass(sheet.totals.jugG, showing)} was
         planned.
       </p>
       <fieldset>
@@ -94,10 +99,30 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
             onChange={({ target }) => setPieces(target.value)}
           />
           <span id="good-pieces-says" className={parsed.success ? 'quiet' : 'text-error'}>
-            {parsed.success ? `of ${run.sheet.pieces} planned` : explainFigureFault(parsed.error, PIECES)}
+            {parsed.success ? `of ${sheet.pieces} planned` : explainFigureFault(parsed.error, PIECES)}
           </span>
         </div>
       </div>
+      <fieldset>
+        <legend className="mb-1 text-lg font-semibold">How full were the cavities?</legend>
+        <div className="flex flex-wrap gap-3">
+          {[...FILLS, null].map((each) => (
+            <label
+              key={each ?? 'unknown'}
+              className={`border-primary flex min-h-14 cursor-pointer items-center gap-3 rounded-lg border-2 px-4 text-lg ${fill === each ? 'live' : ''}`}
+            >
+              <input
+                type="radio"
+                name="fill"
+                className="radio"
+                checked={fill === each}
+                onChange={() => setFill(each)}
+              />
+              {each === null ? 'Nobody looked' : FILL_NAMES[each]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
       <div>
         <label htmlFor="run-note" className="text-lg font-semibold">
           Note: what to change next time

@@ -1,16 +1,28 @@
+import { useEffect, useState } from 'react';
 import { betterCapacityMl, type FillSeen } from '../../core/run/fillSeen';
 import { showDay } from '../../core/showTime';
 import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
+import { callApi } from '../shared/api';
 
 interface Props {
-  fills: readonly FillSeen[];
+  moldId: string;
   storedMl: number;
   showing: Showing;
   onTake(capacityMl: number): void;
 }
 
 /** How past runs came out in this mold, against what is stored of it. */
-export function FillsSeen({ fills, storedMl, showing, onTake }: Props) {
+export function FillsSeen({ moldId, storedMl, showing, onTake }: Props) {
+  const [fills, setFills] = useState<readonly FillSeen[]>([]);
+  useEffect(() => {
+    let isHere = true;
+    void callApi<FillSeen[]>('GET', `/api/molds/${encodeURIComponent(moldId)}/fills`).then((answer) => {
+      if (isHere && answer.success) setFills(answer.data);
+    });
+    return () => {
+      isHere = false;
+    };
+  }, [moldId]);
   if (fills.length === 0) return null;
   const { locale } = showing;
   const better = betterCapacityMl(fills, storedMl);

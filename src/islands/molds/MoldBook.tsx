@@ -8,7 +8,6 @@ import { fieldsOfShape, measuresText, readMold, taughtText, typedMold } from '..
 import { MEASURED_NAMES } from '../../core/molds/names';
 import { isKnown, shapeCapacityMl } from '../../core/molds/shape';
 import type { RecordTexts } from '../../core/records/recordText';
-import type { FillSeen } from '../../core/run/fillSeen';
 import { sectionOfMold } from '../../core/section/section';
 import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
@@ -37,12 +36,10 @@ interface Props {
   usualFill: number;
   /** What a cavity may be measured with. */
   bases: Base[];
-  /** What past runs say of each mold. */
-  fills: ReadonlyMap<string, readonly FillSeen[]>;
   showing: Showing;
 }
 
-export default function MoldBook({ start, usualFill, bases, fills, showing }: Props) {
+export default function MoldBook({ start, usualFill, bases, showing }: Props) {
   const { records, save, put } = useRecords<Mold>('/api/molds', start);
   const [open, setOpen] = useState<StoredMold | 'new' | null>(null);
   return (
@@ -63,7 +60,6 @@ export default function MoldBook({ start, usualFill, bases, fills, showing }: Pr
               save={save}
               usualFill={usualFill}
               bases={bases}
-              fills={fills}
               showing={showing}
               onTheirs={(theirs) => {
                 put(theirs);
@@ -110,7 +106,6 @@ export default function MoldBook({ start, usualFill, bases, fills, showing }: Pr
 interface EditorProps {
   usualFill: number;
   bases: Base[];
-  fills: Props['fills'];
   was: StoredMold | null;
   showing: Showing;
   save: ReturnType<typeof useRecords<Mold>>['save'];
@@ -118,7 +113,7 @@ interface EditorProps {
   onDone(): void;
 }
 
-function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onDone }: EditorProps) {
+function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: EditorProps) {
   const form = useForm<TextForm, unknown, NewMold>({
     resolver: textResolver(({ texts }) => readMold(texts)),
     defaultValues: { texts: typedMold(was?.item ?? null, usualFill) },
@@ -189,7 +184,7 @@ function MoldEditor({ was, usualFill, bases, fills, showing, save, onTheirs, onD
         <Preview texts={texts} showing={showing} onKeep={remember} />
         {was && (
           <FillsSeen
-            fills={fills.get(was.item.id) ?? []}
+            moldId={was.item.id}
             storedMl={was.item.capacityMl}
             showing={showing}
             onTake={(capacityMl) =>

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useReducer, useState } from 'react';
+import { allFindings } from '../../core/checks/allFindings';
 import { applyMend } from '../../core/checks/applyMend';
 import type { CheckContext, Finding } from '../../core/checks/finding';
-import { heatFindings, withHeat } from '../../core/checks/heat/heatReview';
 import { hasStop, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
@@ -258,7 +258,7 @@ function useFindings(
   const { pourPlan, isCurrent } = view;
   return useMemo(() => {
     if (!sheet || !pourPlan || !isCurrent) return ofSheet;
-    return withHeat(ofSheet, heatFindings({ sheet, pourPlan, rules, now: localNow() }), pourPlan.grains);
+    return allFindings({ sheet, findings: ofSheet }, pourPlan, rules, localNow());
   }, [ofSheet, sheet, pourPlan, isCurrent, rules]);
 }
 

@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import { slicesOf } from '../../core/molds/slicing';
-import { type JugOfMelt, meltsOf, meltsWords } from '../../core/plan/melts';
 import type { Sheet } from '../../core/plan/sheet';
-import { embedAmount } from '../../core/run/embedWords';
 import { type Showing, showMass, showVolume } from '../../core/units/showQuantity';
+import { type JugOfMelt, meltsOf } from '../../core/work/loads';
+import { inclusionAmount } from '../../words/en/work/inclusionWords';
+import { meltsWords } from '../../words/en/work/meltsWords';
 
 interface Props {
   sheet: Sheet | null;
@@ -77,7 +78,7 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
                   `Set in: ${embed.name}`
                 )
               }
-              figure={embedAmount(embed, pieces, showing)}
+              figure={inclusionAmount(embed, { pieces, of: pieces }, showing)}
             />
           )),
         )}

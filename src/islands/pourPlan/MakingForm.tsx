@@ -1,7 +1,7 @@
 import { dewPointC } from '../../core/heat/air';
 import type { HouseRules } from '../../core/houseRules/houseRules';
+import { localMoment, type Making, USUAL_MAKING } from '../../core/plan/making';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
-import { localMoment, type Making, USUAL_MAKING } from '../../core/pourPlan/making';
 import { showTemperature } from '../../core/units/showQuantity';
 import { FigureField } from '../shared/FigureField';
 import { TemperatureField } from '../shared/TemperatureField';

@@ -4,9 +4,9 @@ import { pourLetter } from '../../core/plan/plan';
 import { Curves } from './Curves';
 import { DETAILS } from './details';
 import type { DetailsProps } from './detailsProps';
-import { JobList } from './JobList';
 import { MakingForm } from './MakingForm';
 import { PourWhen } from './PourWhen';
+import { TaskTable } from './TaskTable';
 import { Teach } from './Teach';
 import { WhatIf } from './WhatIf';
 
@@ -61,7 +61,7 @@ export default function PourPlanDetails(props: DetailsProps) {
           <PourWhen {...props} />
         </>
       )}
-      {detail === 'list' && <JobList {...props} />}
+      {detail === 'list' && <TaskTable {...props} />}
       {detail === 'making' && <MakingForm {...props} />}
       {detail === 'whatIf' && <WhatIf {...props} />}
       {detail === 'teach' && <Teach {...props} key={pourIndex} />}

@@ -93,11 +93,11 @@ function Summary({
 }) {
   const { pourPlan } = view;
   if (!pourPlan) return null;
-  const { done, handsS, jobs, rounds, roundsInAll } = pourPlan;
+  const { done, handsS, tasks, rounds, roundsInAll } = pourPlan;
   const { locale } = showing;
-  const hardens = jobs.some(({ kind }) => kind === 'harden');
+  const hardens = tasks.some(({ kind }) => kind === 'harden');
   const hands = `${lengthWords(handsS, locale)} of it hands on`;
-  const more = roundsInAll > rounds ? ` The first ${rounds} of ${roundsInAll} fillings.` : '';
+  const more = roundsInAll > rounds ? ` The first ${rounds} of ${roundsInAll} rounds are listed.` : '';
   if (begins === null)
     return (
       <>

@@ -1,12 +1,14 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
 import { later, showClock } from '../../core/pourPlan/clock';
-import { bindsHands, type Job } from '../../core/pourPlan/job';
-import { JOB_NAMES, jobWords, lettersOf } from '../../core/pourPlan/jobWords';
 import { lengthWords } from '../../core/pourPlan/lengthWords';
 import type { PourPlan } from '../../core/pourPlan/pourPlan';
+import type { ScheduledTask } from '../../core/pourPlan/scheduledTask';
 import { elapsedWords } from '../../core/showTime';
 import type { Showing } from '../../core/units/showQuantity';
+import { pourLetters } from '../../words/en/work/pourLetters';
+import { KIND_NAMES } from '../../words/en/work/taskName';
+import { taskWords } from '../../words/en/work/taskWords';
 import { useWidth } from '../shared/useWidth';
 import { BOND_WORDS } from './bondWords';
 import { PourMarker } from './PourMarker';
@@ -36,13 +38,13 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
   const [held, setHeld] = useState<TimeScale | null>(null);
   const scale = held ?? now;
   const jugs = [
-    ...new Set(pourPlan.jobs.filter(({ kind }) => kind === 'melt').map(({ jugName }) => jugName)),
+    ...new Set(pourPlan.tasks.filter(({ kind }) => kind === 'melt').map(({ jugName }) => jugName)),
   ];
-  const pours = pourPlan.jobs.filter(({ kind, load }) => kind === 'pour' && load === 0);
+  const pours = pourPlan.tasks.filter(({ kind, load }) => kind === 'pour' && load === 0);
   const firstPours = pourPlan.layers.map(({ pourIndexes }) =>
-    pours.find((job) => job.round === 0 && job.pourIndexes[0] === pourIndexes[0]),
+    pours.find((task) => task.round === 0 && task.pourIndexes[0] === pourIndexes[0]),
   );
-  const said = (job: Job) => jobWords(job, sheet, pourPlan, showing);
+  const said = (task: ScheduledTask) => taskWords(task, sheet, showing);
   const offsetMin = begins === null ? 0 : Number(begins.slice(11, 13)) * 60 + Number(begins.slice(14, 16));
   const moment = (seconds: number) =>
     begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds), showing.locale);
@@ -75,7 +77,7 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
           ))}
         </Row>
         <Row label="Hands" high="h-5">
-          {handBlocks(pourPlan.jobs).map(({ fromS, toS, words, shorter }) => (
+          {handBlocks(pourPlan.tasks).map(({ fromS, toS, words, shorter }) => (
             <Block
               key={fromS}
               fromS={fromS}
@@ -92,56 +94,56 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
         </Row>
         {jugs.map((jugName) => (
           <Row key={jugName} label={jugName === '' ? 'Jugs' : jugName} high="h-5">
-            {pourPlan.jobs
-              .filter((job) => job.jugName === jugName && IN_JUG.has(job.kind))
-              .map((job) => (
+            {pourPlan.tasks
+              .filter((task) => task.jugName === jugName && IN_JUG.has(task.kind))
+              .map((task) => (
                 <Block
-                  key={`${job.kind} ${job.fromS} ${job.pourIndexes.join()}`}
-                  fromS={job.fromS}
-                  toS={job.toS}
+                  key={`${task.kind} ${task.fromS} ${task.pourIndexes.join()}`}
+                  fromS={task.fromS}
+                  toS={task.toS}
                   scale={scale}
                   stripPx={stripPx}
-                  title={`${moment(job.fromS)}: ${said(job)}`}
-                  className={JUG_LOOKS[job.kind] ?? ''}
-                  shorter={[lettersOf(job.pourIndexes)]}
-                  onClick={() => onOpen(job.pourIndexes[0] ?? 0)}
+                  title={`${moment(task.fromS)}: ${said(task)}`}
+                  className={JUG_LOOKS[task.kind] ?? ''}
+                  shorter={[pourLetters(task.pourIndexes)]}
+                  onClick={() => onOpen(task.pourIndexes[0] ?? 0)}
                 >
-                  {job.kind === 'melt'
-                    ? `melt ${lettersOf(job.pourIndexes)}`
-                    : JOB_NAMES[job.kind].toLowerCase()}
+                  {task.kind === 'melt'
+                    ? `melt ${pourLetters(task.pourIndexes)}`
+                    : KIND_NAMES[task.kind].toLowerCase()}
                 </Block>
               ))}
           </Row>
         ))}
         <Row label="Mold" high="h-11">
           <div ref={lane} className="absolute inset-0">
-            {pourPlan.jobs
+            {pourPlan.tasks
               .filter(({ kind }) => IN_MOLD.has(kind))
-              .map((job) => (
+              .map((task) => (
                 <Block
-                  key={`${job.kind} ${job.fromS} ${job.pourIndexes.join()}`}
-                  fromS={job.fromS}
-                  toS={job.toS}
+                  key={`${task.kind} ${task.fromS} ${task.pourIndexes.join()}`}
+                  fromS={task.fromS}
+                  toS={task.toS}
                   scale={scale}
                   stripPx={stripPx}
-                  title={`${moment(job.fromS)}: ${said(job)}`}
-                  className={`${MOLD_LOOKS[job.kind] ?? ''} top-6`}
+                  title={`${moment(task.fromS)}: ${said(task)}`}
+                  className={`${MOLD_LOOKS[task.kind] ?? ''} top-6`}
                 >
-                  {job.kind === 'skin'
-                    ? `skin ${lettersOf(job.pourIndexes)}`
-                    : JOB_NAMES[job.kind].toLowerCase()}
+                  {task.kind === 'skin'
+                    ? `skin ${pourLetters(task.pourIndexes)}`
+                    : KIND_NAMES[task.kind].toLowerCase()}
                 </Block>
               ))}
             {pours
-              .filter((job) => job.round > 0)
-              .map((job) => (
+              .filter((task) => task.round > 0)
+              .map((task) => (
                 <span
-                  key={`${job.round} ${job.fromS}`}
+                  key={`${task.round} ${task.fromS}`}
                   className="border-base-content absolute top-0 border-l-2 pl-0.5 text-xs leading-5 font-bold"
-                  style={{ left: `${scale.at(job.fromS) * 100}%` }}
-                  title={`${moment(job.fromS)}: ${said(job)}`}
+                  style={{ left: `${scale.at(task.fromS) * 100}%` }}
+                  title={`${moment(task.fromS)}: ${said(task)}`}
                 >
-                  {lettersOf(job.pourIndexes)}
+                  {pourLetters(task.pourIndexes)}
                 </span>
               ))}
             {pourPlan.layers.map((layer, index) => {
@@ -217,16 +219,16 @@ export function TimeStrip({ sheet, pourPlan, isCurrent, begins, pourIndex, showi
   );
 }
 
-const IN_JUG: ReadonlySet<Job['kind']> = new Set(['melt', 'stir-in', 'cool', 'rewarm']);
+const IN_JUG: ReadonlySet<ScheduledTask['kind']> = new Set(['melt', 'stir-in', 'cool', 'rewarm']);
 /** What is done to the bars afterwards binds hands, and stands there. */
-const IN_MOLD: ReadonlySet<Job['kind']> = new Set(['skin', 'set', 'freezer', 'unmold', 'wash']);
-const JUG_LOOKS: Partial<Record<Job['kind'], string>> = {
+const IN_MOLD: ReadonlySet<ScheduledTask['kind']> = new Set(['skin', 'set', 'freezer', 'unmold', 'wash']);
+const JUG_LOOKS: Partial<Record<ScheduledTask['kind'], string>> = {
   melt: 'hatch-melt border border-current',
   'stir-in': 'bg-base-300',
   cool: 'border border-dashed border-current',
   rewarm: 'hatch-melt border border-current',
 };
-const MOLD_LOOKS: Partial<Record<Job['kind'], string>> = {
+const MOLD_LOOKS: Partial<Record<ScheduledTask['kind'], string>> = {
   skin: 'h-5 border border-dashed border-current',
   set: 'h-5 border-t border-current',
   freezer: 'h-5 border border-double border-current',
@@ -292,13 +294,13 @@ function fits(words: string, widthPx: number): boolean {
   return words.length * LETTER_PX < widthPx;
 }
 
-function scaleOf({ jobs, layers, done }: PourPlan): TimeScale {
-  const busy = jobs
+function scaleOf({ tasks, layers, done }: PourPlan): TimeScale {
+  const busy = tasks
     .filter(({ kind }) => kind !== 'set' && kind !== 'harden')
     .map(({ fromS, toS }) => ({ fromS, toS }));
   // A window that lies open for hours is only begun.
   const windows = layers.flatMap(({ window, pourIndexes, afterS }) => {
-    const own = jobs.find(({ kind, pourIndexes: of }) => kind === 'pour' && of[0] === pourIndexes[0]);
+    const own = tasks.find(({ kind, pourIndexes: of }) => kind === 'pour' && of[0] === pourIndexes[0]);
     return window && own
       ? [
           {
@@ -310,21 +312,26 @@ function scaleOf({ jobs, layers, done }: PourPlan): TimeScale {
   });
   return timeScale(
     [...busy, ...windows],
-    Math.max(done.middle, ...jobs.filter(({ kind }) => kind !== 'harden').map(({ toS }) => toS)),
+    Math.max(done.middle, ...tasks.filter(({ kind }) => kind !== 'harden').map(({ toS }) => toS)),
   );
 }
 
 /** Stretches that bind hands, run together where one follows the other. */
-function handBlocks(jobs: readonly Job[]) {
+function handBlocks(tasks: readonly ScheduledTask[]) {
   const blocks: { fromS: number; toS: number; names: string[]; letters: string }[] = [];
-  for (const job of jobs.filter(bindsHands)) {
-    const name = `${JOB_NAMES[job.kind].toLowerCase()}${job.pourIndexes.length > 0 ? ` ${lettersOf(job.pourIndexes)}` : ''}`;
+  for (const task of tasks.filter(({ hands }) => hands)) {
+    const name = `${KIND_NAMES[task.kind].toLowerCase()}${task.pourIndexes.length > 0 ? ` ${pourLetters(task.pourIndexes)}` : ''}`;
     const before = blocks.at(-1);
-    if (before && job.fromS <= before.toS + 20) {
-      before.toS = Math.max(before.toS, job.toS);
+    if (before && task.fromS <= before.toS + 20) {
+      before.toS = Math.max(before.toS, task.toS);
       before.names.push(name);
     } else
-      blocks.push({ fromS: job.fromS, toS: job.toS, names: [name], letters: lettersOf(job.pourIndexes) });
+      blocks.push({
+        fromS: task.fromS,
+        toS: task.toS,
+        names: [name],
+        letters: pourLetters(task.pourIndexes),
+      });
   }
   return blocks.map(({ fromS, toS, names, letters }) => ({
     fromS,

@@ -167,8 +167,8 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
             <tr key={entry.id}>
               <td className="whitespace-nowrap">{showMoment(entry.at, locale)}</td>
               <td>
-                {entry.runId ? (
-                  <a className="link" href={`/log/${entry.runId}`}>
+                {entry.owner?.kind === 'run' ? (
+                  <a className="link" href={`/log/${entry.owner.id}`}>
                     {ENTRY_NAMES[entry.kind]}
                   </a>
                 ) : (

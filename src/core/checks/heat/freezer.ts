@@ -101,7 +101,7 @@ export const freezer: HeatCheck = {
   },
 };
 
-/** From the first action until the first filling leaves the freezer. */
-function outOfFreezerS({ jobs }: { jobs: readonly { kind: string; toS: number }[] }): number {
-  return jobs.find(({ kind }) => kind === 'freezer')?.toS ?? 0;
+/** From the first action until the first round leaves the freezer. */
+function outOfFreezerS({ tasks }: { tasks: readonly { kind: string; toS: number }[] }): number {
+  return tasks.find(({ kind }) => kind === 'freezer')?.toS ?? 0;
 }

@@ -14,9 +14,9 @@ import {
 } from '../../../../tests/support/planFiles';
 import { type HouseRules, USUAL_HOUSE_RULES } from '../../houseRules/houseRules';
 import { heatOfBase } from '../../materials/base';
+import { USUAL_MAKING } from '../../plan/making';
 import type { PlanFile } from '../../plan/plan';
 import { makePourPlan } from '../../pourPlan/makePourPlan';
-import { USUAL_MAKING } from '../../pourPlan/making';
 import { applyMend } from '../applyMend';
 import type { Finding } from '../finding';
 import { reviewPlan, sayFinding } from '../review';

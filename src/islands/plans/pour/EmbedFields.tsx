@@ -3,10 +3,10 @@ import type { Embed, EmbedSource } from '../../../core/plan/embed';
 import { type PieceSize, parsePieceSize, writePieceSize } from '../../../core/plan/pieceSize';
 import type { SheetEmbed } from '../../../core/plan/sheet';
 import { ok, type Result } from '../../../core/result';
-import { embedAmount } from '../../../core/run/embedWords';
 import { explainFigureFault, parseFigure } from '../../../core/units/parseFigure';
 import { type Showing, showMass, showVolume } from '../../../core/units/showQuantity';
 import { writeFigure } from '../../../core/units/writeQuantity';
+import { inclusionAmount } from '../../../words/en/work/inclusionWords';
 import { FigureField } from '../../shared/FigureField';
 import { ParsedField } from '../../shared/ParsedField';
 
@@ -119,7 +119,7 @@ export function EmbedFields({ embed, sources, figures, pieces, showing, onChange
       )}
       {figures && (
         <p className="quiet col-span-2 self-end text-xs sm:col-span-3">
-          {embedAmount(figures, pieces, showing)} in all
+          {inclusionAmount(figures, { pieces, of: pieces }, showing)} in all
           {figures.perPiece !== null && figures.eachG !== null && (
             <>
               , {showMass(figures.eachG, showing)} each, {showMass(figures.massG, showing)}

@@ -6,9 +6,9 @@ import { workshop } from '../../../server/workshop';
 
 const startSchema = z.strictObject({ id: z.uuid(), planId: z.string().min(1).max(64) });
 
-export const GET = endpoint(() => ({ body: workshop().runs.open() }));
+export const GET = endpoint(() => ({ body: workshop().runs.open().items }));
 
 export const POST = endpoint(async ({ request }) => {
   const { id, planId } = await readJson(request, startSchema);
-  return { status: 201, body: startRun(workshop(), id, planId) };
+  return { status: 201, body: await startRun(workshop(), id, planId) };
 });

@@ -1,0 +1,176 @@
+import type { ScheduledTask } from '../pourPlan/scheduledTask';
+import { jugGroups } from '../pours/sharedJug';
+import { fail, ok, type Result } from '../result';
+import { isWait, type TaskKind } from '../work/task';
+import { pourTaskId } from '../work/tasksOf';
+import type { Fill, RecordedEvent, RunEvent, RunSoFar, Verdict } from './run';
+
+/** A task and where it stands. */
+export type TaskState = ScheduledTask & {
+  doneAt: string | null;
+  /** Ids of the tasks that hands must do before it. */
+  unmet: string[];
+  /** Weighings only: what the plan says, what it becomes with the base that is in the jug, what was weighed. */
+  plannedG: number | null;
+  targetG: number | null;
+  actualG: number | null;
+};
+
+export interface Progress {
+  tasks: TaskState[];
+  /** The task in hand: the first by the schedule that can be done; null when nothing is left that a run waits for. */
+  inHand: TaskState | null;
+  ended:
+    | null
+    | {
+        kind: 'finished';
+        at: string;
+        verdict: Verdict;
+        goodPieces: number;
+        note: string;
+        toScrapG: number;
+        fill: Fill | null;
+      }
+    | { kind: 'abandoned'; at: string; note: string };
+}
+
+export type RunFault =
+  | { code: 'run-has-ended' }
+  | { code: 'unknown-task'; taskId: string }
+  | { code: 'not-a-weighing'; taskId: string }
+  | { code: 'needs-a-weight'; taskId: string }
+  | { code: 'is-a-wait'; taskId: string }
+  | { code: 'needs-first'; taskId: string; needs: string[] }
+  | { code: 'not-done-yet'; taskId: string }
+  | { code: 'already-done'; taskId: string }
+  | { code: 'tasks-are-open'; open: number };
+
+/** A run is finished once its bars are out of their molds; these may come after it. */
+const AFTERWARDS: ReadonlySet<TaskKind> = new Set(['cut-bars', 'harden', 'wrap', 'wash']);
+
+/** Whether a run can only be finished once this is done. */
+export function isWaitedFor(task: Pick<ScheduledTask, 'kind'>): boolean {
+  return !isWait(task) && !AFTERWARDS.has(task.kind);
+}
+
+/** Where a run stands: its events told over its snapshot. */
+export function progress({ snapshot, events }: RunSoFar): Progress {
+  const done = new Map<string, { at: string; massG: number | null }>();
+  let ended: Progress['ended'] = null;
+  for (const { occurredAt: at, event } of events) {
+    switch (event.kind) {
+      case 'weighed':
+        done.set(event.taskId, { at, massG: event.massG });
+        break;
+      case 'done':
+        done.set(event.taskId, { at, massG: null });
+        break;
+      case 'undone':
+        done.delete(event.taskId);
+        break;
+      case 'finished': {
+        const { verdict, goodPieces, note, toScrapG = 0, fill = null } = event;
+        ended = { kind: 'finished', at, verdict, goodPieces, note, toScrapG, fill };
+        break;
+      }
+      case 'abandoned':
+        ended = { kind: 'abandoned', at, note: event.note };
+        break;
+    }
+  }
+  const byId = new Map(snapshot.tasks.map((task) => [task.id, task]));
+  const unmet = (needs: readonly string[]): string[] =>
+    needs.flatMap((id) => {
+      const need = byId.get(id);
+      if (!need || done.has(id)) return [];
+      // A wait is over when hands say so by going on; only what comes before it can hold them up.
+      return isWait(need) ? unmet(need.needs) : [id];
+    });
+  const bases = basesOf(snapshot, done);
+  const tasks = snapshot.tasks.map((task): TaskState => {
+    const record = done.get(task.id);
+    return {
+      ...task,
+      doneAt: record?.at ?? null,
+      actualG: record?.massG ?? null,
+      unmet: [...new Set(unmet(task.needs))],
+      ...weightsOf(task, bases),
+    };
+  });
+  const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task));
+  const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));
+  const inHand = open.length === 0 ? null : (toDo.find((task) => task.unmet.length === 0) ?? null);
+  return { tasks, inHand, ended };
+}
+
+/** The base of one load of a jug: what was planned, and what was weighed. */
+interface LoadBase {
+  plannedG: number;
+  actualG: number | null;
+}
+
+function basesOf({ tasks }: RunSoFar['snapshot'], done: ReadonlyMap<string, { massG: number | null }>) {
+  return new Map(
+    tasks.flatMap((task): [string, LoadBase][] =>
+      task.kind === 'weigh-base'
+        ? [[task.id, { plannedG: task.massG, actualG: done.get(task.id)?.massG ?? null }]]
+        : [],
+    ),
+  );
+}
+
+/** Id of the weighing of the base that a task's jug holds. */
+export function baseTaskId(
+  { sheet: { pours } }: RunSoFar['snapshot'],
+  { round, load, pourIndexes }: Pick<ScheduledTask, 'round' | 'load' | 'pourIndexes'>,
+): string {
+  const [own = 0] = pourIndexes;
+  const head = jugGroups(pours).find((group) => group.includes(own))?.[0] ?? own;
+  return pourTaskId(round, pours[head]?.letter ?? '', load, 'base');
+}
+
+/** The doses follow the weight that is really in the jug; each load by its own. */
+function weightsOf(
+  task: ScheduledTask,
+  bases: ReadonlyMap<string, LoadBase>,
+): Pick<TaskState, 'plannedG' | 'targetG'> {
+  if (task.kind === 'weigh-base') return { plannedG: task.massG, targetG: task.massG };
+  if (task.kind !== 'weigh-dose') return { plannedG: null, targetG: null };
+  const base = task.needs.map((id) => bases.get(id)).find((each) => each !== undefined);
+  return {
+    plannedG: task.massG,
+    targetG: base ? rescaled(task.massG, base.plannedG, base.actualG) : task.massG,
+  };
+}
+
+/** A dose in proportion to the base that is in the jug; as planned until that is known. */
+export function rescaled(plannedG: number, plannedBaseG: number, actualBaseG: number | null): number {
+  return actualBaseG === null ? plannedG : (plannedG * actualBaseG) / plannedBaseG;
+}
+
+/** Whether an event may follow what has happened so far. */
+export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, RunFault> {
+  const { tasks, ended } = progress(run);
+  if (ended) return fail({ code: 'run-has-ended' });
+  if (event.kind === 'abandoned') return ok(event);
+  if (event.kind === 'finished') {
+    const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length;
+    return open > 0 ? fail({ code: 'tasks-are-open', open }) : ok(event);
+  }
+  const { taskId } = event;
+  const task = tasks.find(({ id }) => id === taskId);
+  if (!task) return fail({ code: 'unknown-task', taskId });
+  const isDone = task.doneAt !== null;
+  if (event.kind === 'undone') return isDone ? ok(event) : fail({ code: 'not-done-yet', taskId });
+  if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
+  const weighs = task.plannedG !== null;
+  if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });
+  if (event.kind === 'done' && weighs) return fail({ code: 'needs-a-weight', taskId });
+  if (isDone) return fail({ code: 'already-done', taskId });
+  if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });
+  return ok(event);
+}
+
+export function withEvent<R extends { events: RecordedEvent[] }>(run: R, recorded: RecordedEvent): R {
+  return { ...run, events: [...run.events, recorded] };
+}

@@ -1,0 +1,41 @@
+import { findingSchema } from '../checks/finding';
+import { type HouseRules, houseRulesSchema } from '../houseRules/houseRules';
+import type { DosedMaterial } from '../materials/material';
+import { type Sheet, sheetSchema } from '../plan/sheet';
+import { scheduledTaskSchema } from '../pourPlan/scheduledTask';
+import { z } from '../zod';
+
+/** Everything a run rests on, frozen when it begins: what the plan, the shelf and the house rules are later is nothing to it. */
+export const snapshotSchema = z.strictObject({
+  sheet: sheetSchema,
+  rules: houseRulesSchema,
+  /** In the order of the schedule. */
+  tasks: z.array(scheduledTaskSchema),
+  /** Of the sheet and of the heat. */
+  findings: z.array(findingSchema),
+  /** The run is older than snapshots: its tasks were worked out from its sheet when it was read. */
+  isDerived: z.boolean(),
+});
+
+export type Snapshot = z.infer<typeof snapshotSchema>;
+
+/** A sheet without what no later view of a run needs: lessons, measurings, readings and notes of what it names. */
+export function slimSheet(sheet: Sheet): Sheet {
+  return {
+    ...sheet,
+    mold: { ...sheet.mold, taught: [], measures: [], note: '' },
+    pours: sheet.pours.map((pour) => ({
+      ...pour,
+      base: { ...pour.base, note: '' },
+      lines: pour.lines.map((line) => ({ ...line, material: slimMaterial(line.material) })),
+    })),
+  };
+}
+
+function slimMaterial(material: DosedMaterial): DosedMaterial {
+  return { ...material, note: '', readings: [] };
+}
+
+export function slimRules(rules: HouseRules): HouseRules {
+  return { ...rules, jugs: rules.jugs.map((jug) => ({ ...jug, taught: [] })) };
+}

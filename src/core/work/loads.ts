@@ -1,0 +1,115 @@
+import type { HouseRules } from '../houseRules/houseRules';
+import type { Sheet } from '../plan/sheet';
+import { jugGroups } from '../pours/sharedJug';
+
+/** What of the workshop decides how a batch is shared out among jugs. */
+export type JugRules = Pick<HouseRules, 'jugs' | 'headspaceFraction' | 'cutStepG'>;
+
+/** What a jug takes under its headspace, mL. */
+export function usableMl(
+  holdsMl: number,
+  { headspaceFraction }: Pick<HouseRules, 'headspaceFraction'>,
+): number {
+  return holdsMl * (1 - headspaceFraction);
+}
+
+/** One melt of the pours that share a jug, for one filling of the molds. */
+export interface MeltOfFilling {
+  /** Places of the pours, in order. */
+  group: number[];
+  /** So many melts like this one make a filling. */
+  melts: number;
+  /** Base that is cut for it, up to the cutting step. */
+  cutG: number;
+  /** What the jug holds once everything is in it; doses follow the base that is really cut. */
+  contentMl: number;
+  contentG: number;
+}
+
+/** More melts of one filling than this are no plan: a check says that the jug is too small. */
+const MOST_MELTS = 24;
+
+/** What is melted for a filling of so many pieces, jug by jug: in several melts where the largest jug does not take it. */
+export function meltsOfFilling(
+  sheet: Pick<Sheet, 'pours' | 'pieces'>,
+  pieces: number,
+  rules: JugRules,
+): MeltOfFilling[] {
+  const share = pieces / sheet.pieces;
+  const largestMl = Math.max(...rules.jugs.map(({ holdsMl }) => usableMl(holdsMl, rules)));
+  return jugGroups(sheet.pours).map((group) => {
+    const own = group.flatMap((index) => sheet.pours[index] ?? []);
+    const needG = (own[0]?.meltG ?? 0) * share;
+    const sum = (figure: (pour: (typeof own)[number]) => number) =>
+      own.reduce((total, pour) => total + figure(pour), 0) * share;
+    const inMelts = (melts: number): MeltOfFilling => {
+      const cutG = Math.ceil(needG / melts / rules.cutStepG - 1e-9) * rules.cutStepG;
+      const grown = needG > 0 ? cutG / needG : 1 / melts;
+      return {
+        group,
+        melts,
+        cutG,
+        contentMl: sum(({ jugVolumeMl }) => jugVolumeMl) * grown,
+        contentG: sum(({ jugG }) => jugG) * grown,
+      };
+    };
+    let melt = inMelts(1);
+    while (rules.jugs.length > 0 && melt.contentMl > largestMl + 1e-9 && melt.melts < MOST_MELTS)
+      melt = inMelts(melt.melts + 1);
+    return melt;
+  });
+}
+
+/** What is melted for one jug, which may serve several pours. */
+export interface JugOfMelt {
+  /** Letters of the pours it serves. */
+  letters: string[];
+  baseName: string;
+  /** Base that the sheet asks for, for all fillings. */
+  needG: number;
+  /** The same, up to what can be cut for each melt. */
+  cutG: number;
+  fillings: number;
+  /** One melt of a full filling. */
+  melt: MeltOfFilling;
+  /** The smallest jug that takes it, or the largest; null when the workshop has told of none. */
+  jugName: string | null;
+  /** What is left over once the molds are full, base and additions: for a spare mold, or the scrap jar. */
+  leftOverG: number;
+}
+
+/**
+ * What to melt, jug by jug: for each filling of the molds the base of all pours that share a jug, up to what can be cut, in
+ * the smallest jug that holds it under its headspace. What is cut beyond the need comes with its additions.
+ */
+export function meltsOf(sheet: Pick<Sheet, 'pours' | 'pieces' | 'mold'>, rules: JugRules): JugOfMelt[] {
+  const { pieces, mold, pours } = sheet;
+  const full = Math.min(mold.cavities, pieces);
+  const fillings = Math.ceil(pieces / mold.cavities);
+  const lastPieces = pieces - (fillings - 1) * full;
+  const last = meltsOfFilling(sheet, lastPieces, rules);
+  return meltsOfFilling(sheet, full, rules).map((melt, place): JugOfMelt => {
+    const [first] = melt.group;
+    const own = melt.group.flatMap((index) => pours[index] ?? []);
+    const ofLast = last[place] ?? melt;
+    const needG = pours[first ?? 0]?.meltG ?? 0;
+    const cutG = (fillings - 1) * melt.melts * melt.cutG + ofLast.melts * ofLast.cutG;
+    const jug = rules.jugs
+      .toSorted((a, b) => a.holdsMl - b.holdsMl)
+      .find(
+        ({ holdsMl }, index, all) =>
+          usableMl(holdsMl, rules) >= melt.contentMl - 1e-9 || index === all.length - 1,
+      );
+    const jugG = own.reduce((sum, pour) => sum + pour.jugG, 0);
+    return {
+      letters: own.map(({ letter }) => letter),
+      baseName: own[0]?.base.name ?? '',
+      needG,
+      cutG,
+      fillings,
+      melt,
+      jugName: jug?.name ?? null,
+      leftOverG: needG > 0 ? jugG * (cutG / needG - 1) : 0,
+    };
+  });
+}

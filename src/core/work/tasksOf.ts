@@ -1,0 +1,247 @@
+import type { HouseRules } from '../houseRules/houseRules';
+import type { Sheet, SheetPour } from '../plan/sheet';
+import { type Addition, additionsBefore } from '../pours/additions';
+import { layerGroups } from '../pours/layers';
+import { pourTempC } from '../pours/pourTemp';
+import { type JugRules, type MeltOfFilling, meltsOfFilling } from './loads';
+import { mustWrap } from './mustWrap';
+import { piecesOfRound } from './rounds';
+import type { Task } from './task';
+
+/** What of the house rules decides what is to be done. */
+export type WorkRules = JugRules & Pick<HouseRules, 'pourCeiling' | 'freezer' | 'wrap'>;
+
+/** All tasks of a sheet, round by round: the one account of what is to be done. */
+export function tasksOf(sheet: Sheet, rules: WorkRules, rounds = sheet.totals.rounds): Task[] {
+  return Array.from({ length: rounds }, (_, round) => tasksOfRound(sheet, rules, round)).flat();
+}
+
+/**
+ * The tasks of one round, in an order in which they can be done one after the other: each layer melted, dosed, cooled
+ * and poured load by load, then set, taken out, cut and wrapped.
+ */
+export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Task[] {
+  const pieces = piecesOfRound(sheet, round);
+  const melts = meltsOfFilling(sheet, pieces, rules);
+  const isLast = round === sheet.totals.rounds - 1;
+  const of: RoundOf = { sheet, rules, round, share: pieces / sheet.pieces, melts };
+  const tasks: Task[] = [];
+  let below: string[] = round === 0 ? [] : [roundId(round - 1, 'wash')];
+  for (const pourIndexes of layerGroups(sheet.pours)) {
+    const layer = layerTasks(of, pourIndexes, below);
+    tasks.push(...layer);
+    below = [layer.at(-1)?.id ?? ''];
+  }
+  tasks.push(...afterTasks(of, below, isLast));
+  return tasks;
+}
+
+interface RoundOf {
+  sheet: Sheet;
+  rules: WorkRules;
+  round: number;
+  /** Of all that the sheet weighs. */
+  share: number;
+  melts: readonly MeltOfFilling[];
+}
+
+/** `r2/unmold`: counted from 1, as people count. */
+function roundId(round: number, what: string): string {
+  return `r${round + 1}/${what}`;
+}
+
+/** `r2/B/l1/base`. */
+export function pourTaskId(round: number, letter: string, load: number, what: string): string {
+  return roundId(round, `${letter}/l${load + 1}/${what}`);
+}
+
+/** A layer, load by load, and its skin last. `below` is what must be over before it is poured. */
+function layerTasks(of: RoundOf, pourIndexes: readonly number[], below: readonly string[]): Task[] {
+  const { sheet, rules, round } = of;
+  const [lead = 0] = pourIndexes;
+  const letter = sheet.pours[lead]?.letter ?? '';
+  const loads = loadsOfLayer(of.melts, pourIndexes);
+  const tempC = pourTempC(sheet, lead, rules);
+  const tasks: Task[] = [];
+  const poured: string[] = [];
+  for (let load = 0; load < loads; load++) {
+    const common = { round, pourIndexes: [...pourIndexes], load, loads };
+    const ready = pourIndexes.flatMap((pourIndex) => jugTasks(of, pourIndex, load, tempC));
+    const filling = load === 0 ? inclusions(of, pourIndexes, true, load, loads, []) : [];
+    const pourId = pourTaskId(round, letter, load, 'pour');
+    const pour: Task = {
+      ...common,
+      id: pourId,
+      kind: 'pour',
+      tempC,
+      needs: [...lastOfEach(ready), ...filling.map(({ id }) => id), ...below, ...poured.slice(-1)],
+    };
+    poured.push(pourId);
+    tasks.push(...ready, ...filling, pour);
+  }
+  const set = inclusions(of, pourIndexes, false, loads - 1, loads, poured.slice(-1));
+  const skin: Task = {
+    id: roundId(round, `${letter}/skin`),
+    kind: 'skin',
+    round,
+    pourIndexes: [...pourIndexes],
+    load: 0,
+    loads: 1,
+    needs: [...(set.length > 0 ? set.map(({ id }) => id) : poured.slice(-1))],
+  };
+  return [...tasks, ...set, skin];
+}
+
+/** The last task of each jug: what a pour waits for. */
+function lastOfEach(tasks: readonly Task[]): string[] {
+  const last = new Map<number, string>();
+  for (const { pourIndexes, id } of tasks) last.set(pourIndexes[0] ?? 0, id);
+  return [...last.values()];
+}
+
+/** As many as the pour of the layer that takes most; what goes on in another's jug takes as many as that. */
+function loadsOfLayer(melts: readonly MeltOfFilling[], pourIndexes: readonly number[]): number {
+  const own = melts.filter(({ group }) => group.some((index) => pourIndexes.includes(index)));
+  return Math.max(1, ...own.map((melt) => melt.melts));
+}
+
+/** From the base on the scale to a jug that is ready to pour; nothing where the pour has fewer loads than its layer. */
+function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): Task[] {
+  const { sheet, round, share, melts } = of;
+  const pour = sheet.pours[pourIndex];
+  const melt = melts.find(({ group }) => group.includes(pourIndex));
+  if (!pour || !melt || load >= melt.melts) return [];
+  const [head = pourIndex] = melt.group;
+  const headLetter = sheet.pours[head]?.letter ?? pour.letter;
+  const id = (what: string) => pourTaskId(round, pour.letter, load, what);
+  const baseId = pourTaskId(round, headLetter, load, 'base');
+  const common = { round, pourIndexes: [pourIndex], load, loads: melt.melts };
+  const isHead = head === pourIndex;
+  // What goes on in the jug of the pour before waits until that is poured.
+  const before = melt.group[melt.group.indexOf(pourIndex) - 1];
+  const jugReady = isHead ? [id('melt')] : pouredIds(sheet, before ?? head, round, load);
+  const melting: Task[] = isHead
+    ? [
+        {
+          ...common,
+          pourIndexes: [...melt.group],
+          id: baseId,
+          kind: 'weigh-base',
+          massG: (pour.meltG * share) / melt.melts,
+          cutG: melt.cutG,
+          needs: [],
+        },
+        {
+          ...common,
+          pourIndexes: [...melt.group],
+          id: id('melt'),
+          kind: 'melt',
+          massG: melt.cutG,
+          needs: [baseId],
+        },
+      ]
+    : [];
+  const doses = additionsBefore(pour.lines).map((addition) =>
+    doseTask(addition, pour, { ...common, id: id(addition.id) }, share / melt.melts, {
+      baseId,
+      jugReady,
+      id,
+    }),
+  );
+  const cool: Task = {
+    ...common,
+    id: id('cool'),
+    kind: 'cool',
+    tempC,
+    needs: [...jugReady, ...doses.filter(intoJug).map((each) => each.id)],
+  };
+  return [...melting, ...doses, cool];
+}
+
+function intoJug(task: Task): boolean {
+  return task.kind === 'stir-in' || (task.kind === 'weigh-dose' && task.into === 'jug');
+}
+
+function pouredIds({ pours }: Sheet, pourIndex: number, round: number, load: number): string[] {
+  const lead = layerGroups(pours).find((group) => group.includes(pourIndex))?.[0] ?? pourIndex;
+  return [pourTaskId(round, pours[lead]?.letter ?? '', load, 'pour')];
+}
+
+function doseTask(
+  addition: Addition,
+  pour: SheetPour,
+  common: Pick<Task, 'id' | 'round' | 'pourIndexes' | 'load' | 'loads'>,
+  share: number,
+  { baseId, jugReady, id }: { baseId: string; jugReady: readonly string[]; id(what: string): string },
+): Task {
+  if (addition.kind === 'stir-in') {
+    const { lineIndexes, from } = addition;
+    const weighed = additionsBefore(pour.lines).filter(
+      (each) => each.kind === 'weigh' && lineIndexes.includes(each.lineIndex),
+    );
+    const needs = [...weighed.map((each) => id(each.id)), ...jugReady];
+    return { ...common, kind: 'stir-in', lineIndexes, from, needs };
+  }
+  const { lineIndex, into } = addition;
+  return {
+    ...common,
+    kind: 'weigh-dose',
+    massG: (pour.lines[lineIndex]?.addG ?? 0) * share,
+    lineIndex,
+    into,
+    // Into a cup or a beaker it may be weighed before the jug is melted: only its weight must be known.
+    needs: into === 'jug' ? [baseId, ...jugReady] : [baseId],
+  };
+}
+
+/** Fillings are shared out before their pour, pieces set in after it. Common practice, no source. */
+function inclusions(
+  { sheet, round }: RoundOf,
+  pourIndexes: readonly number[],
+  isFilling: boolean,
+  load: number,
+  loads: number,
+  needs: readonly string[],
+): Task[] {
+  return pourIndexes.flatMap((pourIndex): Task[] => {
+    const pour = sheet.pours[pourIndex];
+    const embedIndexes = (pour?.embeds ?? [])
+      .filter(({ perPiece }) => (perPiece === null) === isFilling)
+      .map(({ embedIndex }) => embedIndex);
+    if (!pour || embedIndexes.length === 0) return [];
+    return [
+      {
+        id: pourTaskId(round, pour.letter, load, isFilling ? 'filling' : 'inclusions'),
+        kind: 'inclusions',
+        round,
+        pourIndexes: [pourIndex],
+        load,
+        loads,
+        needs: [...needs],
+        embedIndexes,
+        isFilling,
+      },
+    ];
+  });
+}
+
+/** What is done once everything is poured. */
+function afterTasks({ sheet, rules, round }: RoundOf, below: readonly string[], isLast: boolean): Task[] {
+  const common = { round, pourIndexes: [], load: 0, loads: 1 };
+  const tasks: Task[] = [];
+  let needs = [...below];
+  const add = (kind: 'freezer' | 'set' | 'unmold' | 'wash' | 'cut-bars' | 'harden' | 'wrap') => {
+    const id = roundId(round, kind);
+    tasks.push({ ...common, id, kind, needs });
+    // Wiping the mold holds nothing up but the next round.
+    if (kind !== 'wash') needs = [id];
+  };
+  if (sheet.making.freezerMin !== null && rules.freezer !== 'never') add('freezer');
+  add('set');
+  add('unmold');
+  if (!isLast) add('wash');
+  if (sheet.mold.sliceMm !== null) add('cut-bars');
+  if (sheet.pours.some(({ base: { hardensH } }) => (hardensH ?? 0) > 0)) add('harden');
+  if (mustWrap(sheet, rules)) add('wrap');
+  return tasks;
+}

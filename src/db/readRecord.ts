@@ -1,0 +1,86 @@
+import { explainIssue } from '../core/explainIssue';
+import { fail, ok, type Result } from '../core/result';
+import type { z } from '../core/zod';
+
+/** Brings a record up by one shape. What it is given has passed no schema. */
+export type Upcaster = (record: unknown) => unknown;
+
+/** A record that can't be read: what is wrong with it, in one sentence, and its text as it is kept. */
+export interface BrokenRecord {
+  id: string;
+  reason: string;
+  text: string;
+}
+
+/** Reads what is kept as text: brought up from its shape, then judged by its schema. */
+export interface RecordReader<Item> {
+  /** The shape that is written today. */
+  shape: number;
+  read(id: string, text: string, shape: number): Result<Item, BrokenRecord>;
+}
+
+/** A record that is asked for by its id and can't be read. */
+export class BrokenRecordError extends Error {
+  constructor(readonly broken: BrokenRecord) {
+    super(`The record “${broken.id}” can’t be read: ${broken.reason}.`);
+    this.name = 'BrokenRecordError';
+  }
+}
+
+/** So many records are kept as they were read; their texts tell whether they still are. */
+const MOST_CACHED = 20_000;
+
+/** @param upcasters the first brings a record of shape 1 to shape 2, and so on */
+export function recordReader<Item>(
+  schema: z.ZodType<Item>,
+  upcasters: readonly Upcaster[] = [],
+): RecordReader<Item> {
+  const cache = new Map<string, Item>();
+  const newest = upcasters.length + 1;
+  return {
+    shape: newest,
+    read(id, text, shape) {
+      const key = `${shape} ${text}`;
+      const known = cache.get(key);
+      if (known !== undefined) return ok(known);
+      if (shape > newest)
+        return fail({ id, text, reason: `it was written by a newer version, in shape ${shape}` });
+      let record: unknown;
+      try {
+        record = upcasters
+          .slice(shape - 1)
+          .reduce((older, upcast) => upcast(older), JSON.parse(text) as unknown);
+      } catch {
+        return fail({ id, text, reason: 'it is not whole' });
+      }
+      const read = schema.safeParse(record, { reportInput: true });
+      if (!read.success) {
+        const [issue] = read.error.issues;
+        return fail({
+          id,
+          text,
+          reason: issue ? `${issue.path.map(String).join('.')} ${explainIssue(issue)}` : 'it does not fit',
+        });
+      }
+      if (cache.size >= MOST_CACHED) cache.clear();
+      cache.set(key, read.data);
+      return ok(read.data);
+    },
+  };
+}
+
+/** The item, or the reason thrown. */
+export function itemOf<Item>(read: Result<Item, BrokenRecord>): Item {
+  if (!read.success) throw new BrokenRecordError(read.error);
+  return read.data;
+}
+
+/** The items that can be read. */
+export function readable<Item>(reads: readonly Result<Item, BrokenRecord>[]): Item[] {
+  return reads.flatMap((read) => (read.success ? [read.data] : []));
+}
+
+/** Those that can't. */
+export function broken<Item>(reads: readonly Result<Item, BrokenRecord>[]): BrokenRecord[] {
+  return reads.flatMap((read) => (read.success ? [] : [read.error]));
+}

@@ -1,0 +1,20 @@
+/** A JSON object whose inside is not known. */
+export type Json = Record<string, unknown>;
+
+export function isObject(value: unknown): value is Json {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+/** With what is missing; what is there stays. */
+export function withDefaults(record: unknown, defaults: Json): unknown {
+  return isObject(record) ? { ...defaults, ...record } : record;
+}
+
+/** With one field changed, where it is there. */
+export function withField(record: unknown, key: string, change: (value: unknown) => unknown): unknown {
+  return isObject(record) && key in record ? { ...record, [key]: change(record[key]) } : record;
+}
+
+export function each(list: unknown, change: (value: unknown) => unknown): unknown {
+  return Array.isArray(list) ? list.map(change) : list;
+}

@@ -1,0 +1,126 @@
+import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { lengthWords } from '../../core/pourPlan/lengthWords';
+import type { TaskState } from '../../core/run/progress';
+import type { Run } from '../../core/run/run';
+import { type Showing, showMass } from '../../core/units/showQuantity';
+import { isWait } from '../../core/work/task';
+import { counted } from '../../words/en/plural';
+import { taskName } from '../../words/en/work/taskName';
+
+interface Props {
+  run: Run;
+  tasks: TaskState[];
+  /** The task that is shown; null at the end. */
+  at: string | null;
+  showing: Showing;
+  onLook(taskId: string): void;
+  onGiveUp(): void;
+}
+
+/** Tasks done and to come, round by round, each with the weight that is aimed at now. */
+export function TaskList({ run, tasks, at, showing, onLook, onGiveUp }: Props) {
+  const sure = useRef<HTMLDialogElement>(null);
+  const list = useRef<HTMLDivElement>(null);
+  const { sheet } = run.snapshot;
+  const rounds = [...new Set(tasks.map(({ round }) => round))].sort((a, b) => a - b);
+  const here = tasks.find(({ id }) => id === at);
+  useEffect(() => {
+    list.current?.querySelector(`[data-task="${at}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [at]);
+  return (
+    <nav className="plate flex min-h-0 flex-col p-3" aria-label="Tasks">
+      <h1 className="text-lg leading-tight font-semibold">{sheet.planName}</h1>
+      <p className="quiet mb-2 text-sm">
+        {counted(sheet.pieces, 'piece', 'pieces')}
+        {rounds.length > 1 && here && `, round ${here.round + 1} of ${rounds.length}`}
+      </p>
+      <div ref={list} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
+        {rounds.map((round) => (
+          <section key={round} aria-label={`Round ${round + 1}`}>
+            {rounds.length > 1 && <h2 className="quiet text-sm font-semibold">Round {round + 1}</h2>}
+            <ol className="flex flex-col gap-1">
+              {tasks
+                .filter((task) => task.round === round)
+                .map((task) => (
+                  <TaskItem
+                    key={task.id}
+                    task={task}
+                    name={taskName(task, sheet)}
+                    isHere={task.id === at}
+                    showing={showing}
+                    onLook={onLook}
+                  />
+                ))}
+            </ol>
+          </section>
+        ))}
+      </div>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm min-h-11"
+        onClick={() => sure.current?.showModal()}
+      >
+        Give this run up
+      </button>
+      <dialog ref={sure} className="modal" aria-labelledby="give-up-title">
+        <div className="modal-box plate shadow-none">
+          <h2 id="give-up-title" className="text-xl font-semibold">
+            Give this run up?
+          </h2>
+          <p className="my-3">
+            It leaves the bench and does not go into the Logbook. What was weighed stays on record.
+          </p>
+          <form method="dialog" className="modal-action">
+            <button type="submit" className="btn btn-primary">
+              Keep on
+            </button>
+            <button type="submit" className="btn btn-error btn-outline" onClick={onGiveUp}>
+              Give it up
+            </button>
+          </form>
+        </div>
+      </dialog>
+    </nav>
+  );
+}
+
+interface ItemProps {
+  task: TaskState;
+  name: string;
+  isHere: boolean;
+  showing: Showing;
+  onLook(taskId: string): void;
+}
+
+function TaskItem({ task, name, isHere, showing, onLook }: ItemProps) {
+  const weightG = task.actualG ?? task.targetG;
+  const isDone = task.doneAt !== null;
+  const isLocked = !isDone && task.unmet.length > 0;
+  const Icon = isDone ? Check : isWait(task) ? Hourglass : isHere ? CircleDot : isLocked ? Lock : Circle;
+  return (
+    <li>
+      <button
+        type="button"
+        data-task={task.id}
+        aria-current={isHere ? 'step' : undefined}
+        className={`flex min-h-12 w-full cursor-pointer items-center gap-2 rounded-lg px-2 text-left ${isHere ? 'live font-semibold' : 'hover:bg-base-200'} ${isLocked || isWait(task) ? 'quiet' : ''}`}
+        onClick={() => onLook(task.id)}
+      >
+        <Icon size={18} className="shrink-0" aria-hidden="true" />
+        <span className="flex-1 leading-tight">
+          {name}
+          <span className="sr-only">
+            {isDone ? ', ticked' : isWait(task) ? ', a wait' : isLocked ? ', not yet' : ''}
+          </span>
+        </span>
+        {weightG !== null && <span className="whitespace-nowrap">{showMass(weightG, showing)}</span>}
+        {isWait(task) && task.toS > task.fromS && (
+          <span className="text-sm whitespace-nowrap">
+            {lengthWords(task.toS - task.fromS, showing.locale)}
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,8 @@
+/** Rows on a page of a list. */
+export const PER_PAGE = 50;
+
+/** The page that an address asks for with `?page=`, from 1; the first where that can't be read. */
+export function pageAsked(url: URL): number {
+  const asked = url.searchParams.get('page') ?? '';
+  return /^[1-9]\d{0,6}$/.test(asked) ? Number(asked) : 1;
+}

@@ -1,0 +1,49 @@
+import type { Sheet } from '../../../core/plan/sheet';
+import type { Task } from '../../../core/work/task';
+import { pourLetters } from './pourLetters';
+
+/** A task's kind in a word, as a block of the strip says it. */
+export const KIND_NAMES = {
+  'weigh-base': 'Weigh',
+  melt: 'Melt',
+  'weigh-dose': 'Stir in',
+  'stir-in': 'Stir in',
+  inclusions: 'Set in',
+  cool: 'Cools',
+  rewarm: 'Rewarm',
+  pour: 'Pour',
+  skin: 'Skin',
+  freezer: 'Freezer',
+  set: 'Sets',
+  unmold: 'Unmold',
+  wash: 'Wipe',
+  'cut-bars': 'Cut',
+  harden: 'Hardens',
+  wrap: 'Wrap',
+} as const satisfies Record<Task['kind'], string>;
+
+/** A task in a word or two, with its pour where there are several. */
+export function taskName(task: Task, { pours }: Pick<Sheet, 'pours'>): string {
+  const pour = pours[task.pourIndexes[0] ?? 0];
+  const letter = pours.length > 1 && task.pourIndexes.length > 0 ? `${pourLetters(task.pourIndexes)}: ` : '';
+  const load = task.loads > 1 ? ` ${task.load + 1} of ${task.loads}` : '';
+  return `${letter}${what()}${load}`;
+
+  function what(): string {
+    switch (task.kind) {
+      case 'weigh-base':
+        return pour?.base.name ?? '';
+      case 'weigh-dose':
+        return pour?.lines[task.lineIndex]?.material.name ?? '';
+      case 'stir-in':
+        return `${task.from === 'beaker' ? 'Beaker' : 'Cup'} into the jug`;
+      case 'inclusions':
+        return (pour?.embeds ?? [])
+          .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
+          .map(({ name }) => name)
+          .join(', ');
+      default:
+        return KIND_NAMES[task.kind];
+    }
+  }
+}

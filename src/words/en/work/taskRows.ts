@@ -1,0 +1,62 @@
+import type { Sheet } from '../../../core/plan/sheet';
+import { beginsAt, later, showClock } from '../../../core/pourPlan/clock';
+import { lengthWords } from '../../../core/pourPlan/lengthWords';
+import type { PourPlan } from '../../../core/pourPlan/pourPlan';
+import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import { elapsedWords } from '../../../core/showTime';
+import type { Showing } from '../../../core/units/showQuantity';
+import { taskWords } from './taskWords';
+
+/** A task of the pour plan as a line of a list. */
+export interface TaskRow {
+  task: ScheduledTask;
+  /** By the clock, or since the beginning. */
+  when: string;
+  length: string;
+  words: string;
+}
+
+export function taskRows(sheet: Sheet, pourPlan: PourPlan, showing: Showing): TaskRow[] {
+  const { locale } = showing;
+  const begins = beginsAt(pourPlan, sheet.making.clock);
+  return pourPlan.tasks.map((task) => ({
+    task,
+    when: whenWords(begins, task.fromS, locale),
+    length: lengthWords(task.toS - task.fromS, locale),
+    words: `${pourPlan.roundsInAll > 1 ? `Round ${task.round + 1}: ` : ''}${taskWords(task, sheet, showing)}`,
+  }));
+}
+
+/** By the clock, or since the beginning. */
+export function whenWords(begins: string | null, seconds: number, locale: string): string {
+  return begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds), locale, begins);
+}
+
+/** When one round is melted first, when each of its layers is poured, and when it comes out of its molds. */
+export interface RoundRow {
+  /** From 1. */
+  round: number;
+  melt: string;
+  pours: string[];
+  out: string;
+}
+
+/** The rounds of a pour plan, a line each: all of them are made like the first. */
+export function roundRows(sheet: Sheet, pourPlan: PourPlan, { locale }: Showing): RoundRow[] {
+  const begins = beginsAt(pourPlan, sheet.making.clock);
+  return Array.from({ length: pourPlan.rounds }, (_, round) => {
+    const own = pourPlan.tasks.filter((task) => task.round === round);
+    const first = (isIt: (task: ScheduledTask) => boolean) => {
+      const found = own.find(isIt);
+      return found ? whenWords(begins, found.fromS, locale) : '';
+    };
+    return {
+      round: round + 1,
+      melt: first(({ kind }) => kind === 'melt'),
+      pours: pourPlan.layers.map((layer) =>
+        first(({ kind, pourIndexes }) => kind === 'pour' && pourIndexes[0] === layer.pourIndexes[0]),
+      ),
+      out: first(({ kind }) => kind === 'unmold'),
+    };
+  });
+}

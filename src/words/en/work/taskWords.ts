@@ -1,0 +1,110 @@
+import type { Sheet } from '../../../core/plan/sheet';
+import { lengthWords, rangeWords } from '../../../core/pourPlan/lengthWords';
+import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
+import { piecesOfRound } from '../../../core/work/rounds';
+import { inclusionAmount } from './inclusionWords';
+import { burstWords } from './meltWords';
+import { pourLetters } from './pourLetters';
+
+/** A task on one line: what is done, with its weight apart where it has one. */
+export interface TaskParts {
+  before: string;
+  /** A weight; null where nothing is weighed. */
+  figure: string | null;
+  after: string;
+}
+
+/** What is done in a task, on one line: how much of what, into which jug, how warm, how long. */
+export function taskWords(task: ScheduledTask, sheet: Sheet, showing: Showing): string {
+  const { before, figure, after } = taskParts(task, sheet, showing);
+  return [before, figure, after].filter(Boolean).join(' ');
+}
+
+export function taskParts(task: ScheduledTask, sheet: Sheet, showing: Showing): TaskParts {
+  const pour = sheet.pours[task.pourIndexes[0] ?? -1];
+  const letters = pourLetters(task.pourIndexes);
+  const mass = (massG: number) => showMass(massG, showing);
+  switch (task.kind) {
+    case 'weigh-base':
+      return {
+        before: 'Cut and weigh',
+        figure: mass(task.massG),
+        after: `${pour?.base.name} for ${letters}${loadOf(task)}${upTo(task.massG, task.cutG, showing)}.`,
+      };
+    case 'weigh-dose': {
+      const line = pour?.lines[task.lineIndex];
+      const into = task.into === 'jug' ? letters : `the ${task.into} for ${letters}`;
+      return {
+        before: line?.exact === false ? '≈' : '',
+        figure: mass(task.massG),
+        after: `${line?.material.name} into ${into}${loadOf(task)}.`,
+      };
+    }
+    default:
+      return { before: '', figure: null, after: plainWords(task, sheet, showing) };
+  }
+}
+
+function loadOf({ load, loads }: ScheduledTask): string {
+  return loads > 1 ? `, melt ${load + 1} of ${loads}` : '';
+}
+
+type Plain = Exclude<ScheduledTask, { kind: 'weigh-base' | 'weigh-dose' }>;
+
+function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
+  const pour = sheet.pours[task.pourIndexes[0] ?? -1];
+  const letters = pourLetters(task.pourIndexes);
+  const inJug = task.jugName === '' ? '' : ` in the ${task.jugName}`;
+  const heat = (tempC: number) => showTemperature(tempC, showing);
+  switch (task.kind) {
+    case 'melt':
+      return `Melt ${letters}${inJug}${loadOf(task)}: ${task.melt && !task.melt.bursts ? 'over hot, not boiling water' : burstWords(task.melt?.bursts ?? [], showing.locale)}${task.melt ? `, to ${heat(task.melt.endC)}` : ''}.`;
+    case 'stir-in': {
+      const names = task.lineIndexes.map((index) => pour?.lines[index]?.material.name).join(', ');
+      return `Stir ${names} in one ${task.from}, and add it to ${letters}.`;
+    }
+    case 'inclusions': {
+      const all = (pour?.embeds ?? [])
+        .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
+        .map(
+          (embed) =>
+            `${inclusionAmount(embed, { pieces: piecesOfRound(sheet, task.round), of: sheet.pieces }, showing)} of ${embed.name}`,
+        )
+        .join(', ');
+      return task.isFilling ? `Share out ${all} for ${letters}.` : `Set ${all} into ${letters}.`;
+    }
+    case 'cool':
+      return `Let ${letters} cool to ${heat(task.tempC)}${inJug}.`;
+    case 'rewarm':
+      return `Warm ${letters} up to ${heat(task.tempC)} again: 10 s, stir, look.`;
+    case 'pour':
+      return `Pour ${letters} at ${heat(task.tempC)}${loadOf(task)}.`;
+    case 'skin':
+      return `Skin of ${letters}${endsWords(task, showing)}. Touch the edge: it must not move.`;
+    case 'freezer':
+      return `In the freezer for ${lengthWords(task.toS - task.fromS, showing.locale)}.`;
+    case 'set':
+      return `It sets${endsWords(task, showing)}, until its core is cold enough to come out.`;
+    case 'unmold':
+      return 'Out of the mold.';
+    case 'wash':
+      return 'Wipe the mold for the next round.';
+    case 'cut-bars':
+      return 'Cut: firm, not brittle. Away from yourself.';
+    case 'harden':
+      return `It hardens for ${lengthWords(task.toS - task.fromS, showing.locale)}.`;
+    case 'wrap':
+      return 'Wrap.';
+  }
+}
+
+function upTo(massG: number, cutG: number, showing: Showing): string {
+  const [need, cut] = [showMass(massG, showing), showMass(cutG, showing)];
+  return need === cut ? '' : `, cut up to ${cut}`;
+}
+
+function endsWords({ ends, fromS }: ScheduledTask, { locale }: Showing): string {
+  if (!ends) return '';
+  return `: ${rangeWords({ low: ends.low - fromS, middle: 0, high: ends.high - fromS }, locale)}`;
+}
