@@ -1,4 +1,5 @@
-import { dose, type Plan, type Pour, type Wetting } from '../src/core/plan/plan';
+import type { DraftPlan, DraftPour } from '../src/core/plan/ids';
+import { dose, type Plan, type Wetting } from '../src/core/plan/plan';
 import type { PourSize } from '../src/core/plan/pourSize';
 
 // Invented plans of the invented workshop.
@@ -12,7 +13,7 @@ function onePour(
   baseId: string,
   doses: [materialId: string, text: string, wetIn?: Wetting][],
   note = '',
-): Plan {
+): DraftPlan {
   return {
     name,
     use,
@@ -90,7 +91,7 @@ export const ROPEWALK = onePour(
 /** Pours of one plan: base, size and doses, in the order they are poured. */
 function pours(
   all: [baseId: string, size: PourSize, doses: [materialId: string, text: string][]][],
-): Plan['pours'] {
+): DraftPour[] {
   return all.map(([baseId, size, doses]) => ({
     baseId,
     size,
@@ -98,8 +99,8 @@ function pours(
   }));
 }
 
-export const LIGHTHOUSE: Plan = {
-  ...onePour('Lighthouse Stripe', 'body', 'loaf-long', 1, 0.96, 'chalk', []),
+export const LIGHTHOUSE: DraftPlan = {
+  ...onePour('Lighthouse Stripe', 'body', 'loaf-long', 10, 0.96, 'chalk', []),
   note: 'Spritz between the stripes. Ten bars from the loaf.',
   pours: pours([
     ['chalk', { by: 'thickness', thicknessMm: 22 }, [['harbour-mist', '2 %']]],
@@ -115,7 +116,7 @@ export const LIGHTHOUSE: Plan = {
   ]),
 };
 
-export const NIGHT_FERRY: Plan = {
+export const NIGHT_FERRY: DraftPlan = {
   ...onePour('Night Ferry', 'gift', 'dome-six', 6, 1, 'glaze', []),
   note: 'The moon sets before the halo goes round it.',
   pours: pours([
@@ -132,7 +133,7 @@ export const NIGHT_FERRY: Plan = {
   ]),
 };
 
-export const MOSS_AND_FLINT: Plan = {
+export const MOSS_AND_FLINT: DraftPlan = {
   ...onePour('Moss & Flint', 'body', 'slab-six', 6, 0.95, 'glaze', []),
   note: 'Cubes of 8 to 10 mm, cold and spritzed, then the clear poured over them in two goes.',
   pours: [
@@ -161,14 +162,14 @@ export const BOAT = onePour(
 );
 
 /** A blue of the ladder: it goes on in the jug of the one before, with more drops. */
-const blue = (drops: number, isFirst = false): Pour => ({
+const blue = (drops: number, isFirst = false): DraftPour => ({
   baseId: 'chalk',
   size: { by: 'parts', parts: 1 },
   doses: [dose('quay-blue', drops === 1 ? '1 drop' : `${drops} drops`), dose('harbour-mist', '1.8 %')],
   ...(isFirst ? {} : { way: { sameJug: true } }),
 });
 
-export function paperBoats(boatId: string): Plan {
+export function paperBoats(boatId: string): DraftPlan {
   return {
     ...onePour('Paper Boats', 'gift', 'slab-six', 12, 0.92, 'chalk', []),
     note: 'Four blues from one jug, the palest first. The boats stand out by half.',

@@ -1,4 +1,5 @@
 import { addDays, addSeconds, formatISO, subDays, subMinutes } from 'date-fns';
+import { type DraftPlan, withIds } from '../src/core/plan/ids';
 import { progress, type TaskState } from '../src/core/run/progress';
 import type { RunEvent, Verdict } from '../src/core/run/run';
 import { saveHouseRules } from '../src/server/houseRules';
@@ -31,7 +32,7 @@ const TASKS_DONE = 3;
 export async function seed(workshop: Workshop, today: Date): Promise<void> {
   const clock = { now: subDays(today, 30) };
   const told: Workshop = { ...workshop, now: () => clock.now.toISOString() };
-  const plan = (record: Parameters<typeof createPlan>[1]) => createPlan(told, record).id;
+  const plan = (draft: DraftPlan) => createPlan(told, withIds(draft)).id;
 
   workshop.db.exec('BEGIN IMMEDIATE');
   try {

@@ -1,10 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { planJsonSchema } from '../src/formats/planJsonSchema';
+import { PLAN_FILE_VERSIONS, planJsonSchema } from '../src/formats/planJsonSchema';
 import { practiceMarkdown } from './practiceTable';
 
 /** Writes what is published from what the product checks and computes with: the schemas, and the table of the model. */
-const path = new URL('../docs/schemas/plan-1.schema.json', import.meta.url);
-writeFileSync(path, `${JSON.stringify(planJsonSchema(), null, 2)}\n`);
+for (const version of PLAN_FILE_VERSIONS) {
+  const path = new URL(`../docs/schemas/plan-${version}.schema.json`, import.meta.url);
+  writeFileSync(path, `${JSON.stringify(planJsonSchema(version), null, 2)}\n`);
+}
 
 const page = new URL('../docs/model.md', import.meta.url);
 const [before, , after] = readFileSync(page, 'utf8').split(/<!-- \/?practice -->\n/);

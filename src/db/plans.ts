@@ -1,8 +1,10 @@
 import type Database from 'better-sqlite3';
+import { withIds } from '../core/plan/ids';
 import { type Plan, planSchema } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { ok } from '../core/result';
-import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
+import { draftFrom1, type Plan1 } from '../formats/planFile1';
+import { type BrokenRecord, broken, itemOf, type RecordReader, readable, recordReader } from './readRecord';
 
 interface Row {
   id: string;
@@ -15,14 +17,28 @@ interface Row {
   shape: number;
 }
 
-const READER = recordReader(planSchema, [(record) => record]);
+/** Readers by the bars of a plan's mold, which decide what its pieces were in shape 1. */
+const READERS = new Map<number, RecordReader<Plan>>();
+
+function readerFor(bars: number): RecordReader<Plan> {
+  const known = READERS.get(bars);
+  if (known) return known;
+  const reader = recordReader(planSchema, [(record) => withIds(draftFrom1(record as Plan1, bars))]);
+  READERS.set(bars, reader);
+  return reader;
+}
+
+const SHAPE = 2;
 
 const SELECT = /* sql */ `
   SELECT plans.id, v.version, plans.latest_version, plans.revision, v.changed_at, v.record, v.shape,
     EXISTS (SELECT 1 FROM runs WHERE runs.plan_id = plans.id AND runs.plan_version = v.version) AS used
   FROM plans JOIN plan_versions v ON v.plan_id = plans.id`;
 
-export function planTable(db: Database.Database) {
+/** @param barsOf how many bars a cavity of a mold gives; one where the mold is not known or not sliced */
+export function planTable(db: Database.Database, barsOf: (moldId: string) => number) {
+  const planOf = (id: string, record: string, shape: number) =>
+    readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
   const latest = db.prepare<[number, number], Row>(
     `${SELECT} WHERE v.version = plans.latest_version ORDER BY plans.changed_at DESC, plans.id LIMIT ? OFFSET ?`,
   );
@@ -44,7 +60,7 @@ export function planTable(db: Database.Database) {
     'SELECT plan_id AS id, record, shape FROM plan_versions',
   );
   const read = (row: Row) => {
-    const plan = READER.read(row.id, row.record, row.shape);
+    const plan = planOf(row.id, row.record, row.shape);
     if (!plan.success) return plan;
     return ok<StoredPlan>({
       id: row.id,
@@ -71,7 +87,7 @@ export function planTable(db: Database.Database) {
     broken: (): BrokenRecord[] => broken(pageOf(ALL, 0)),
     /** Every version of every plan, to see what they name. */
     everyVersion: (): Plan[] =>
-      readable(everyVersion.all().map(({ id, record, shape }) => READER.read(id, record, shape))),
+      readable(everyVersion.all().map(({ id, record, shape }) => planOf(id, record, shape))),
     /**
      * Every version of a plan, newest first; empty for an unknown id.
      *
@@ -80,16 +96,25 @@ export function planTable(db: Database.Database) {
     versions: (id: string): StoredPlan[] => versionsOf.all(id).map((row) => itemOf(read(row))),
     insert: db.transaction((id: string, plan: Plan, at: string): void => {
       insertPlan.run(id, at);
-      insertVersion.run(id, 1, JSON.stringify(plan), READER.shape, at);
+      insertVersion.run(id, 1, JSON.stringify(plan), SHAPE, at);
     }),
     /** Writes over `version`, or adds it; false when the plan is no longer at `revision`. */
     save: db.transaction(
       (id: string, plan: Plan, version: number, isNew: boolean, revision: number, at: string): boolean => {
         if (updatePlan.run(version, at, id, revision).changes !== 1) return false;
-        if (isNew) insertVersion.run(id, version, JSON.stringify(plan), READER.shape, at);
-        else updateVersion.run(JSON.stringify(plan), READER.shape, at, id, version);
+        if (isNew) insertVersion.run(id, version, JSON.stringify(plan), SHAPE, at);
+        else updateVersion.run(JSON.stringify(plan), SHAPE, at, id, version);
         return true;
       },
     ),
   };
+}
+
+function moldIdOf(record: string): string {
+  try {
+    const { moldId } = JSON.parse(record) as { moldId?: unknown };
+    return typeof moldId === 'string' ? moldId : '';
+  } catch {
+    return '';
+  }
 }

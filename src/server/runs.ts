@@ -1,11 +1,12 @@
 import { allFindings } from '../core/checks/allFindings';
 import { hasStop, reviewPlan } from '../core/checks/review';
+import { barsPerCavity } from '../core/molds/bars';
 import type { Sheet } from '../core/plan/sheet';
 import { roundsPlaced } from '../core/pourPlan/schedule';
 import { checkEvent, type RunFault, withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
 import { slimRules, slimSheet } from '../core/run/snapshot';
-import { piecesOfRound } from '../core/work/rounds';
+import { fillsOfRound } from '../core/work/rounds';
 import { checkContext } from './checkContext';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
@@ -77,7 +78,7 @@ function tooManyRounds(sheet: Sheet, most: number): Problem {
   return new Problem(
     409,
     'too-many-rounds',
-    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * piecesOfRound(sheet, 0)} pieces at the most in a run.`,
+    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * fillsOfRound(sheet, 0) * barsPerCavity(sheet.mold)} pieces at the most in a run.`,
   );
 }
 

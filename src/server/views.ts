@@ -1,4 +1,5 @@
 import { type Review, reviewPlan } from '../core/checks/review';
+import { barsPerCavity, cavitiesOf } from '../core/molds/bars';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { checkContext } from './checkContext';
@@ -49,10 +50,10 @@ export function firstPlan({ molds, materials, houseRules }: Workshop): Plan | nu
     name: '',
     use: 'body',
     moldId: mold.id,
-    pieces: mold.cavities,
+    pieces: cavitiesOf(mold) * barsPerCavity(mold),
     fillFraction: mold.usualFillFraction,
     jugLossFraction: houseRules.read().item.jugLossFraction,
-    pours: [{ baseId: base.id, size: { by: 'parts', parts: 1 }, doses: [] }],
+    pours: [{ id: 'p1', baseId: base.id, size: { by: 'parts', parts: 1 }, doses: [] }],
     note: '',
   };
 }

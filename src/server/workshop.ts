@@ -2,6 +2,7 @@ import { accessSync, constants } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type Database from 'better-sqlite3';
 import { type Material, materialSchema } from '../core/materials/material';
+import { barsPerCavity } from '../core/molds/bars';
 import { type Mold, moldSchema } from '../core/molds/mold';
 import { openDatabase } from '../db/connection';
 import { houseRulesTable } from '../db/houseRules';
@@ -37,17 +38,28 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
   if (!inMemory) makeFolder(dataFolder);
   const db = openDatabase(inMemory ? dataFolder : join(dataFolder, DATABASE_FILE));
   const houseRules = houseRulesTable(db);
+  const molds = recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold]));
   return {
     db,
     materials: recordTable<Material>(db, 'materials', recordReader(materialSchema, [completeMaterial])),
-    molds: recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold])),
-    plans: planTable(db),
+    molds,
+    plans: planTable(db, (id) => barsOfMold(molds, id)),
     runs: runTable(db, () => houseRules.read().item),
     lots: lotTable(db),
     houseRules,
     now,
     newId: () => crypto.randomUUID(),
   };
+}
+
+/** A mold that is gone or can't be read is taken as one that is not sliced; its plans say so themselves. */
+function barsOfMold(molds: Workshop['molds'], id: string): number {
+  try {
+    const mold = molds.find(id)?.item;
+    return mold ? barsPerCavity(mold) : 1;
+  } catch {
+    return 1;
+  }
 }
 
 let opened: Workshop | undefined;

@@ -284,9 +284,12 @@ test('versions in an address are checked', async () => {
   }
 });
 
-test('the published schema is served', async () => {
-  const answer = await send(server.base, 'GET', '/api/schemas/plan-1');
-  assert.equal(answer.body.$id, 'urn:idle-tallow:schema:plan-1');
+test('the published schemas are served', async () => {
+  for (const version of [1, 2]) {
+    const answer = await send(server.base, 'GET', `/api/schemas/plan-${version}`);
+    assert.equal(answer.body.$id, `urn:idle-tallow:schema:plan-${version}`);
+  }
+  assert.equal((await send(server.base, 'GET', '/api/schemas/plan-3')).status, 404);
 });
 
 test('the example of docs/api.md is what the server answers', async () => {

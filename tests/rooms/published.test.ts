@@ -3,17 +3,19 @@ import { readFileSync } from 'node:fs';
 import test from 'node:test';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { planFileSchema } from '../../src/core/plan/plan';
-import { planJsonSchema } from '../../src/formats/planJsonSchema';
+import { PLAN_FILE_VERSIONS, planJsonSchema } from '../../src/formats/planJsonSchema';
 import { additive, fragrance, planFile } from '../support/planFiles';
 
-const published = JSON.parse(readFileSync('docs/schemas/plan-1.schema.json', 'utf8'));
+const published = (version: number) =>
+  JSON.parse(readFileSync(`docs/schemas/plan-${version}.schema.json`, 'utf8'));
 
-test('the published schema is the one the product checks with; npm run schema writes it', () => {
-  assert.deepEqual(published, JSON.parse(JSON.stringify(planJsonSchema())));
+test('the published schemas are those the product checks with; npm run schema writes them', () => {
+  for (const version of PLAN_FILE_VERSIONS)
+    assert.deepEqual(published(version), JSON.parse(JSON.stringify(planJsonSchema(version))));
 });
 
 test('an independent validator (Ajv, JSON Schema 2020-12) takes and refuses the same files', () => {
-  const validate = new Ajv2020({ strict: false }).compile(published);
+  const validate = new Ajv2020({ strict: false }).compile(published(2));
   const good = planFile([
     {
       doses: [
@@ -26,7 +28,7 @@ test('an independent validator (Ajv, JSON Schema 2020-12) takes and refuses the 
     ['no pours', { ...good, plan: { ...good.plan, pours: [] } }],
     ['half a piece', { ...good, plan: { ...good.plan, pieces: 2.5 } }],
     ['overfull', { ...good, plan: { ...good.plan, fillFraction: 1.01 } }],
-    ['another version', { ...good, version: 2 }],
+    ['another version', { ...good, version: 3 }],
     ['something unknown', { ...good, plan: { ...good.plan, colour: 'blue' } }],
     ['a density of zero', { ...good, materials: [{ ...good.materials[0], densityGPerMl: 0 }] }],
     ['text for a number', { ...good, plan: { ...good.plan, pieces: '12' } }],

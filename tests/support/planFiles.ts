@@ -8,7 +8,8 @@ import type { DoseableMaterial, Material } from '../../src/core/materials/materi
 import type { Piece } from '../../src/core/materials/piece';
 import type { Scrap } from '../../src/core/materials/scrap';
 import type { Mold } from '../../src/core/molds/mold';
-import type { Embed, MadePiece } from '../../src/core/plan/embed';
+import type { MadePiece } from '../../src/core/plan/embed';
+import { type DraftEmbed, withIds } from '../../src/core/plan/ids';
 import type { When } from '../../src/core/plan/making';
 import {
   dose,
@@ -139,6 +140,7 @@ export function mold(over: Partial<Mold> = {}): Mold {
     id: 'mold-1',
     name: 'Test mold',
     cavities: 6,
+    copies: 1,
     capacityMl: 100,
     measuredBy: 'water',
     measures: [],
@@ -164,8 +166,10 @@ export interface FilePour {
   /** As it is typed. */
   size?: string;
   way?: PourWay;
-  embeds?: Embed[];
+  embeds?: DraftEmbed[];
   when?: When;
+  /** Doses of a pour that goes on in a jug are added before it; else they are what it then holds. */
+  added?: true;
 }
 
 /** A plan file from its pours; materials are gathered from them, and `more` is what they only name. */
@@ -184,7 +188,7 @@ export function planFile(
   return {
     format: PLAN_FILE_FORMAT,
     version: PLAN_FILE_VERSION,
-    plan: {
+    plan: withIds({
       name: 'Test plan',
       use: 'body',
       moldId: inMold.id,
@@ -195,13 +199,16 @@ export function planFile(
       pours: pours.map((pour) => ({
         baseId: (pour.base ?? base()).id,
         size: pour.size === undefined ? { by: 'parts', parts: pour.parts ?? 1 } : sizeOf(pour.size),
-        doses: (pour.doses ?? []).map(([material, text, wetIn]) => dose(material.id, text, wetIn)),
+        doses: (pour.doses ?? []).map(([material, text, wetIn]) => ({
+          ...dose(material.id, text, wetIn),
+          ...(pour.way?.sameJug && !pour.added ? { counts: 'content' as const } : {}),
+        })),
         ...(pour.way ? { way: pour.way } : {}),
         ...(pour.embeds ? { embeds: pour.embeds } : {}),
         ...(pour.when ? { when: pour.when } : {}),
       })),
       ...plan,
-    },
+    }),
     mold: inMold,
     materials: [...materials.values()],
   };
@@ -247,7 +254,10 @@ export function piece(over: Partial<Piece> = {}): Piece {
 }
 
 /** Pieces set into a pour, one in each bar unless more is said. */
-export function pieces(materialId: string, over: Partial<Extract<Embed, { as: 'pieces' }>> = {}): Embed {
+export function pieces(
+  materialId: string,
+  over: Partial<Extract<DraftEmbed, { as: 'pieces' }>> = {},
+): DraftEmbed {
   return {
     as: 'pieces',
     from: { is: 'shelf', materialId },

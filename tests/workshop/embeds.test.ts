@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { reviewPlan } from '../../src/core/checks/review';
+import type { Embed } from '../../src/core/plan/embed';
 import type { PlanFile } from '../../src/core/plan/plan';
 import { leftOf } from '../../src/core/stock/stock';
 import { importPlan } from '../../src/server/importPlan';
@@ -57,7 +58,7 @@ test('plans that are set into one another have no size, and nothing runs round i
       ...boat.plan,
       pours: boat.plan.pours.map((pour) => ({
         ...pour,
-        embeds: [pieces('', { from: { is: 'plan', planId: bar.id } })],
+        embeds: [{ id: 'e1', ...pieces('', { from: { is: 'plan', planId: bar.id } }) } as Embed],
       })),
     },
     boat.revision,
@@ -110,7 +111,7 @@ test('what a run leaves goes into the scrap jar once, lot by lot, and can be set
     ...filled,
     pours: filled.pours.map((pour) => ({
       ...pour,
-      embeds: [{ as: 'filling', from: { is: 'shelf', materialId: id }, ofRoom: 0.1 }],
+      embeds: [{ id: 'e1', as: 'filling', from: { is: 'shelf', materialId: id }, ofRoom: 0.1 }],
     })),
   });
   const usedG = reviewPlan(planFileOf(workshop, plan.plan)).sheet?.pours[0]?.embeds[0]?.massG ?? 0;

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { reviewPlan, sayFinding } from '../../src/core/checks/review';
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
+import type { Embed } from '../../src/core/plan/embed';
 import { type PlanFile, planFileSchema } from '../../src/core/plan/plan';
 import { later, showClock } from '../../src/core/pourPlan/clock';
 import { makePourPlan } from '../../src/core/pourPlan/makePourPlan';
@@ -157,7 +158,9 @@ test('plans within plans are each worked out once, and a circle is a stop that s
     first,
     {
       ...bottom.plan,
-      pours: [{ ...pour, embeds: [{ ...pieces('x'), from: { is: 'plan', planId: last } }] }],
+      pours: [
+        { ...pour, embeds: [{ ...pieces('x'), id: 'e1', from: { is: 'plan', planId: last } } as Embed] },
+      ],
     },
     bottom.revision,
   );

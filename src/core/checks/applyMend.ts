@@ -1,11 +1,12 @@
-import { dose, type Plan, retyped } from '../plan/plan';
+import { type DraftPlan, withIds } from '../plan/ids';
+import { dose, type Plan, type PlanFile, retyped } from '../plan/plan';
 import { scalePlan } from '../plan/scalePlan';
 import { withFreezer, withWhen } from '../plan/setMaking';
 import type { PlanEdit } from './finding';
 
 /** The plan with a finding's mend applied. Edits name doses by their place in the plan as it was checked. */
-export function applyMend(plan: Plan, edits: readonly PlanEdit[]): Plan {
-  const mended = {
+export function applyMend({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits: readonly PlanEdit[]): Plan {
+  const mended: DraftPlan = {
     ...plan,
     pours: plan.pours.map((pour, pourIndex) => ({
       ...pour,
@@ -28,7 +29,7 @@ export function applyMend(plan: Plan, edits: readonly PlanEdit[]): Plan {
   const timed = edits.reduce((plan, edit) => {
     if (edit.edit === 'set-when') return withWhen(plan, edit.pourIndex, edit);
     return edit.edit === 'set-freezer' ? withFreezer(plan, edit.freezerMin) : plan;
-  }, mended);
+  }, withIds(mended));
   const pieces = edits.find((edit) => edit.edit === 'set-pieces')?.pieces;
-  return pieces === undefined ? timed : scalePlan(timed, pieces);
+  return pieces === undefined ? timed : scalePlan(timed, pieces, mold);
 }

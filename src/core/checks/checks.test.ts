@@ -14,7 +14,7 @@ const codes = (file: PlanFile) =>
 function mended(file: PlanFile, code: string): PlanFile {
   const mend = reviewPlan(file).findings.find((finding) => finding.code === code)?.mend;
   assert.ok(mend, `no mend for ${code}`);
-  return { ...file, plan: applyMend(file.plan, mend) };
+  return { ...file, plan: applyMend(file, mend) };
 }
 
 test('a plan within all its limits has no findings', () => {
@@ -145,7 +145,7 @@ test('every finding can be said, and every mend resolves its finding', () => {
         assert.ok(said.title && said.reason);
         assert.equal(said.mendLabel === null, finding.mend === null);
         if (!finding.mend) continue;
-        const after = reviewPlan({ ...file, plan: applyMend(file.plan, finding.mend) });
+        const after = reviewPlan({ ...file, plan: applyMend(file, finding.mend) });
         const still = after.findings.filter(
           ({ code, about }) => code === finding.code && about === finding.about,
         );

@@ -54,7 +54,7 @@ export const embedsFit: Check = {
           const count = sheet.pours
             .flatMap(({ embeds }) => embeds)
             .reduce((sum, each) => sum + (each.id === id ? (each.perPiece ?? 0) : 0), 0);
-          found.push(finding('made-ahead', name, { count: count * sheet.pieces }));
+          found.push(finding('made-ahead', name, { count: count * sheet.fills }));
         }
         return found;
       });

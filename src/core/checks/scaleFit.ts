@@ -46,7 +46,7 @@ export const scaleFit: Check = {
         },
       ];
     }
-    return lines.flatMap(({ line, pourIndex }) => checkLine(line, pourIndex, sheet.pieces, rules));
+    return lines.flatMap(({ line, pourIndex }) => checkLine(line, pourIndex, sheet.piecesMade, rules));
   },
 
   say({ about, text = '', figures }, showing) {

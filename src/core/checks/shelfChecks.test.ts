@@ -44,7 +44,7 @@ function mends(file: PlanFile, code: string, by = context()): PlanFile {
     const added = by.shelf?.materials.find(({ id }) => id === edit.materialId);
     if (added && !materials.includes(added)) materials.push(added);
   }
-  const after = { ...file, materials, plan: applyMend(file.plan, mend) };
+  const after = { ...file, materials, plan: applyMend(file, mend) };
   assert.equal(severity(after, code, by), 'none', code);
   return after;
 }
@@ -296,7 +296,7 @@ test('0.08 oz on a scale of 0.01 oz is flagged, on one of 0.01 g it is not', () 
   const [finding] = found(file, 'scale-fit', ounces).filter(({ about }) => about === 'Test scent');
   assert.ok(finding && isClose(finding.figures.error ?? 0, 0.0625, 1e-9));
   assert.equal(severity(file, 'scale-fit', scale(0.01)), 'none');
-  const grown = reviewPlan({ ...file, plan: applyMend(file.plan, finding.mend ?? []) }, ounces);
+  const grown = reviewPlan({ ...file, plan: applyMend(file, finding.mend ?? []) }, ounces);
   assert.ok(!grown.findings.some(({ code }) => code === 'scale-fit'));
   assert.match(sayFinding(finding, { system: 'metric', locale: 'en-GB' }).reason, /grams.*pre-dilute/s);
   assert.equal(

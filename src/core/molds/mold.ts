@@ -126,6 +126,8 @@ export const moldSchema = z.strictObject({
   id: z.string().min(1).max(64),
   name: z.string().trim().min(1).max(80),
   cavities: z.int().min(1).max(500),
+  /** How many molds like this one there are; a round fills all of them. */
+  copies: z.int().min(1).max(100).default(1),
   /** What one cavity holds to the brim. */
   capacityMl: z.number().min(0.5).max(50_000),
   measuredBy: z.enum(MEASURED_BY),

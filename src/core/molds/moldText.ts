@@ -122,6 +122,14 @@ const OWN: readonly MoldField[] = [
     decimal: true,
   },
   {
+    key: 'copies',
+    label: 'Molds like this one',
+    hint: 'A round fills all of them.',
+    text: figureField({ unit: '', least: 1, most: 100, whole: true }),
+    first: '1',
+    decimal: true,
+  },
+  {
     key: 'capacityMl',
     label: 'One cavity holds',
     unit: 'mL',

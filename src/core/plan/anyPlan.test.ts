@@ -10,7 +10,7 @@ import { untimed } from '../pourPlan/untimed';
 import { sectionOf } from '../section/section';
 import { meltsOf } from '../work/loads';
 import { tasksOf } from '../work/tasksOf';
-import type { Embed } from './embed';
+import type { DraftEmbed } from './ids';
 import { planFileSchema } from './plan';
 import type { PourWay } from './pourWay';
 import { sheetSchema } from './sheet';
@@ -70,7 +70,7 @@ const way = fc
 const embed = fc.oneof(
   fc
     .constantFrom(0.01, 0.3, 0.9)
-    .map((ofRoom): Embed => ({ as: 'filling', from: { is: 'shelf', materialId: 'scrap-1' }, ofRoom })),
+    .map((ofRoom): DraftEmbed => ({ as: 'filling', from: { is: 'shelf', materialId: 'scrap-1' }, ofRoom })),
   fc
     .record({
       perPiece: fc.constantFrom(1, 7, 500),
@@ -79,7 +79,7 @@ const embed = fc.oneof(
       heightMm: fc.constantFrom(null, 0.5, 12),
       size: fc.constantFrom(null, { by: 'mass' as const, massG: 3 }, { by: 'ball' as const, diameterMm: 12 }),
     })
-    .map((over): Embed => pieces('scrap-1', over)),
+    .map((over): DraftEmbed => pieces('scrap-1', over)),
 );
 const pour = fc.record({
   size: fc.constantFrom(...SIZES),

@@ -1,3 +1,4 @@
+import { barsPerCavity } from '../molds/bars';
 import { whereGrowing } from '../molds/shape';
 import { fail, ok, type Result } from '../result';
 import type { PlanFile } from './plan';
@@ -15,14 +16,15 @@ export function piecesFromBase(
 ): { pieces: number; shortOf: string | null } {
   const needG = new Map<string, number>();
   for (const pour of sheet.pours) {
-    needG.set(pour.base.id, (needG.get(pour.base.id) ?? 0) + pour.baseG / sheet.pieces);
+    needG.set(pour.base.id, (needG.get(pour.base.id) ?? 0) + pour.baseG / sheet.fills);
   }
+  const bars = barsPerCavity(sheet.mold);
   let pieces = Number.POSITIVE_INFINITY;
   let shortOf: string | null = null;
-  for (const [baseId, perPieceG] of needG) {
+  for (const [baseId, perFillG] of needG) {
     const onHand = onHandG.get(baseId);
     if (onHand === undefined) continue;
-    const enoughFor = Math.floor((onHand / perPieceG) * (1 + 1e-12));
+    const enoughFor = bars * Math.floor((onHand / perFillG) * (1 + 1e-12));
     if (enoughFor < pieces) {
       pieces = enoughFor;
       shortOf = baseId;

@@ -11,28 +11,35 @@ const fromSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('shelf'), materialId: z.string().min(1).max(64) }),
 ]);
 
-/** What is set into a pour. */
+/** Pieces that are set in, one by one. */
+export const PIECES_FIELDS = {
+  as: z.literal('pieces'),
+  from: fromSchema,
+  /** In each cavity. */
+  perPiece: z.int().min(1).max(500),
+  /** Of one; null as the plan makes it, or as the shelf says. */
+  size: pieceSizeSchema.nullable(),
+  /** How high one stands; null when it is not known, and then it is wholly within its pour. */
+  heightMm: z.number().min(0.5).max(500).nullable(),
+  /** How far its underside is above the floor of its pour. */
+  liftMm: z.number().min(0).max(500),
+  /** How far it stands out of its pour. */
+  standsOutMm: z.number().min(0).max(500),
+};
+
+/** Cubes or gratings that fill a share of the pour's room. */
+export const FILLING_FIELDS = {
+  as: z.literal('filling'),
+  from: fromSchema,
+  ofRoom: z.number().min(0.01).max(0.9),
+};
+
+const id = z.string().min(1).max(64);
+
+/** What is set into a pour; its id stays the same while the plan is edited. */
 export const embedSchema = z.discriminatedUnion('as', [
-  z.strictObject({
-    as: z.literal('pieces'),
-    from: fromSchema,
-    /** In each piece that is made. */
-    perPiece: z.int().min(1).max(500),
-    /** Of one; null as the plan makes it, or as the shelf says. */
-    size: pieceSizeSchema.nullable(),
-    /** How high one stands; null when it is not known, and then it is wholly within its pour. */
-    heightMm: z.number().min(0.5).max(500).nullable(),
-    /** How far its underside is above the floor of its pour. */
-    liftMm: z.number().min(0).max(500),
-    /** How far it stands out of its pour. */
-    standsOutMm: z.number().min(0).max(500),
-  }),
-  /** Cubes or gratings that fill a share of the pour's room. */
-  z.strictObject({
-    as: z.literal('filling'),
-    from: fromSchema,
-    ofRoom: z.number().min(0.01).max(0.9),
-  }),
+  z.strictObject({ id, ...PIECES_FIELDS }),
+  z.strictObject({ id, ...FILLING_FIELDS }),
 ]);
 
 export type Embed = z.infer<typeof embedSchema>;

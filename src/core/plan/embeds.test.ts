@@ -16,7 +16,7 @@ import {
 } from '../../../tests/support/planFiles';
 import { reviewPlan, sayFinding } from '../checks/review';
 import { needOf } from '../stock/need';
-import type { Embed } from './embed';
+import type { DraftEmbed } from './ids';
 import { parsePieceSize, writePieceSize } from './pieceSize';
 import { planFileSchema } from './plan';
 import type { Sheet } from './sheet';
@@ -32,7 +32,7 @@ const roomMl = ({ pours }: Sheet) =>
 
 test('a piece displaces its volume of base, and its weight is in the bar', () => {
   // 100 mL of base at 1.04 g/mL, less 4 mL, plus 5 g: by hand 96 · 1.04 + 5 = 104.84 g.
-  const plan = (embeds: Embed[]) =>
+  const plan = (embeds: DraftEmbed[]) =>
     sheetOf(planFile([{ base: base({ densityGPerMl: 1.04 }), embeds }], {}, BOX, [FIGURE, OFFCUTS]));
   const sheet = plan([pieces('piece-1')]);
   assert.ok(isClose(sheet.totals.intoMoldMl, 6 * 96));
@@ -94,7 +94,7 @@ test('embeds plus base are the volume, whatever is set in and however the pours 
         doses: [[fragrance(), '2 %']] as [ReturnType<typeof fragrance>, string][],
         embeds: embeds
           .filter(({ pour }) => pour % (said.length + 1) === index)
-          .map(({ perPiece, size: text, liftMm, standsOutMm, filling }): Embed => {
+          .map(({ perPiece, size: text, liftMm, standsOutMm, filling }): DraftEmbed => {
             if (filling) return { as: 'filling', from: { is: 'shelf', materialId: 'scrap-1' }, ofRoom: 0.1 };
             const one = parsePieceSize(text);
             assert.ok(one.success);
@@ -136,7 +136,7 @@ test('floating and sinking, standing too tall, without a size, and what to make 
   const light = piece({ id: 'cork', name: 'Cork', pieceG: 2, pieceMl: 4 });
   const heavy = piece({ id: 'stone', name: 'Stone', pieceG: 10, pieceMl: 4 });
   const unsized = piece({ id: 'ribbon', name: 'Ribbon', pieceG: null, pieceMl: null });
-  const file = (embeds: Embed[]) => planFile([{ embeds }], {}, BOX, [light, heavy, unsized]);
+  const file = (embeds: DraftEmbed[]) => planFile([{ embeds }], {}, BOX, [light, heavy, unsized]);
   assert.deepEqual(titles(file([pieces('cork')])), ['Cork will float in pour A']);
   assert.deepEqual(titles(file([pieces('stone')])), []);
   assert.deepEqual(titles(file([pieces('stone', { liftMm: 8 })])), ['Stone will sink in pour A']);

@@ -1,6 +1,6 @@
 import { pourTint } from '../colour/pourTint';
 import { heatOfBase } from '../materials/base';
-import { slicesOf } from '../molds/slicing';
+import { barsPerCavity, pieceShare } from '../molds/bars';
 import type { MadePiece } from './embed';
 import type { Sheet } from './sheet';
 
@@ -11,19 +11,18 @@ import type { Sheet } from './sheet';
 export function madePieceOf(planId: string, name: string, sheet: Sheet | null): MadePiece {
   if (!sheet || !(sheet.totals.pieceG > 0) || sheet.pours.some((pour) => pour.embedsUnsized.length > 0))
     return { planId, name, pieceG: null, pieceMl: null, heightMm: null, colour: null, ofBase: null };
-  const { pours, pieces, totals, mold } = sheet;
+  const { pours, fills, totals, mold } = sheet;
   const kept = pours.filter(({ way }) => !way.trimmed);
   const wholeMl = kept.reduce((sum, { intoMoldMl, displacedMl }) => sum + intoMoldMl + displacedMl, 0);
-  const slices = slicesOf(mold);
-  const isSliced = slices !== null && slices.bars > 0;
-  const share = isSliced ? slices.barShare : 1;
+  const share = pieceShare(mold);
+  const isSliced = barsPerCavity(mold) > 1;
   const [most] = kept.toSorted((a, b) => b.intoMoldMl - a.intoMoldMl);
   const [from, to] = [kept[0]?.fromMm ?? null, kept.at(-1)?.toMm ?? null];
   return {
     planId,
     name,
-    pieceG: totals.pieceG * share,
-    pieceMl: (wholeMl / pieces) * share,
+    pieceG: totals.pieceG,
+    pieceMl: (wholeMl / fills) * share,
     heightMm: isSliced || from === null || to === null || to <= from ? null : to - from,
     colour: most ? pourTint(most).hex : null,
     ofBase: most ? heatOfBase(most.base) : null,

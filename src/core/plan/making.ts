@@ -17,11 +17,26 @@ export const roomSchema = z.strictObject({
   humiditySpread: z.number().min(0).max(0.3),
 });
 
+function isZone(name: string): boolean {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: name }));
+  } catch {
+    return false;
+  }
+}
+
 /** Where and when a plan is made. */
 export const makingSchema = z.strictObject({
   room: roomSchema,
   /** When it begins, or by when it is to be done; null counts from the first melt. */
-  clock: z.strictObject({ at: z.enum(['start', 'finish']), time: localMoment }).nullable(),
+  clock: z
+    .strictObject({
+      at: z.enum(['start', 'finish']),
+      time: localMoment,
+      /** Of the IANA database, such as Europe/Lisbon; left out where nobody knows it. */
+      zone: z.string().min(1).max(64).refine(isZone, { message: 'is no time zone that is known' }).optional(),
+    })
+    .nullable(),
   /** Minutes in the freezer after the last pour has its skin; null for none. */
   freezerMin: z.number().min(1).max(600).nullable(),
 });

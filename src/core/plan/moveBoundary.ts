@@ -1,3 +1,4 @@
+import { fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
 import { cavityOf } from './cavity';
 import type { Plan, Pour } from './plan';
@@ -59,7 +60,7 @@ export function moveBoundaryToGram(
   const [top, bottom] = [size.heightMm, pour.fromMm].map((heightMm) =>
     cavity.volumeTo(heightMm, [], undefined),
   );
-  const volumeMl = ((top ?? 0) - (bottom ?? 0)) * plan.pieces - pour.displacedMl;
+  const volumeMl = ((top ?? 0) - (bottom ?? 0)) * fillsFor(plan.pieces, mold) - pour.displacedMl;
   const massG = Math.max(1, Math.round((volumeMl * pour.intoMoldG) / pour.intoMoldMl));
   return withSizes(moved, (each, index) => (index === below ? { by: 'mass', massG } : each));
 }

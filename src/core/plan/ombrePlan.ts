@@ -155,7 +155,10 @@ function withDoses(plan: Plan, wish: OmbreWish, textAt: (pourIndex: number) => s
       const has = pour.doses.some(({ materialId }) => materialId === wish.colorantId);
       const doses = has
         ? pour.doses.map((each) => (each.materialId === wish.colorantId ? retyped(each, text) : each))
-        : [dose(wish.colorantId, text), ...pour.doses];
+        : [
+            { ...dose(wish.colorantId, text), id: `${pour.id}-${wish.colorantId}`.slice(0, 64) },
+            ...pour.doses,
+          ];
       const { sameJug: _, ...way } = pour.way ?? {};
       const goesOn = wish.oneJug && index > wish.fromIndex && pour.baseId === baseId;
       const next = goesOn ? { ...way, sameJug: true as const } : way;

@@ -1,10 +1,10 @@
 import { blendFaults } from '../materials/blend';
 import { isDoseable, type Material, materialSchema } from '../materials/material';
-import { moldSchema } from '../molds/mold';
+import { type Mold, moldSchema } from '../molds/mold';
 import { parseQuantity } from '../units/parseQuantity';
 import { type Quantity, quantitySchema } from '../units/quantity';
 import { z } from '../zod';
-import { embedSchema, madePieceSchema } from './embed';
+import { type EmbedSource, embedSchema, type MadePiece, madePieceSchema } from './embed';
 import { makingSchema, whenSchema } from './making';
 import { pourSizeSchema } from './pourSize';
 import { pourWaySchema } from './pourWay';
@@ -17,126 +17,180 @@ export const wettingSchema = z.strictObject({
   times: z.number().min(0.05).max(20),
 });
 
-/** A dose as it was typed, beside what it means. `means` is null while the text cannot be read. */
-export const doseSchema = z
-  .strictObject({
-    materialId: z.string().min(1).max(64),
-    text: z.string().max(200),
-    means: quantitySchema.nullable(),
-    /** Left out when the material goes in as it is. */
-    wetIn: wettingSchema.optional(),
-  })
-  .superRefine((dose, context) => {
-    if (!sameQuantity(dose.means, doseMeaning(dose.text))) {
-      context.addIssue({
-        code: 'custom',
-        path: ['means'],
-        message: `doesn’t say the same as the text “${dose.text.slice(0, 40)}”. Correct one of the two.`,
-      });
-    }
-  });
+const id = z.string().min(1).max(64);
 
-export const pourSchema = z.strictObject({
-  baseId: z.string().min(1).max(64),
-  size: pourSizeSchema,
-  doses: z.array(doseSchema).max(60),
-  /** Left out when it is poured level, all at once, from a jug of its own. */
-  way: pourWaySchema.optional(),
-  /** What is set into it; left out when nothing is. */
-  embeds: z.array(embedSchema).min(1).max(20).optional(),
-  /** Left out when its moment and its heat are left to the pour plan. */
-  when: whenSchema.optional(),
+/** What a dose says, in any version of the file. */
+export const DOSE_FIELDS = {
+  materialId: id,
+  text: z.string().max(200),
+  means: quantitySchema.nullable(),
+  /** Left out when the material goes in as it is. */
+  wetIn: wettingSchema.optional(),
+};
+
+/**
+ * A dose as it was typed, beside what it means. What it means is what counts; it is null while the text could not be read.
+ */
+export const doseSchema = z.strictObject({
+  /** Stays the same while the plan is edited. */
+  id,
+  ...DOSE_FIELDS,
+  /** Of a pour that goes on in a jug: the dose is what its pour then holds, not what is added before it. */
+  counts: z.literal('content').optional(),
 });
 
-/** What the crafter decides. Pours are in the order they are poured; A is the first. */
-export const planSchema = z.strictObject({
+/** What a pour says besides its doses and what is set into it, in any version of the file. */
+export const POUR_FIELDS = {
+  baseId: id,
+  size: pourSizeSchema,
+  /** Left out when it is poured level, all at once, from a jug of its own. */
+  way: pourWaySchema.optional(),
+  /** Left out when its moment and its heat are left to the pour plan. */
+  when: whenSchema.optional(),
+};
+
+export const pourSchema = z.strictObject({
+  /** Stays the same while the plan is edited. */
+  id,
+  ...POUR_FIELDS,
+  doses: z.array(doseSchema).max(60),
+  /** What is set into it; left out when nothing is. */
+  embeds: z.array(embedSchema).min(1).max(20).optional(),
+});
+
+/** What a plan says besides its pours, in any version of the file. */
+export const PLAN_FIELDS = {
   name: z.string().trim().min(1).max(120),
   use: z.enum(USES),
-  moldId: z.string().min(1).max(64),
-  pieces: z.int().min(1).max(100_000),
+  moldId: id,
   /** How full each cavity is poured, as a fraction of its capacity. */
   fillFraction: z.number().min(0.05).max(1),
   /** The share of what is in the jug that stays on its walls. */
   jugLossFraction: z.number().min(0).max(0.5),
-  pours: z.array(pourSchema).min(1).max(26),
   note: z.string().max(4000),
-  /** Where and when it is made; left out in an ordinary room, at any time. */
-  making: makingSchema.optional(),
-});
+};
+
+/** What the crafter decides. Pours are in the order they are poured; A is the first. */
+export const planSchema = z
+  .strictObject({
+    ...PLAN_FIELDS,
+    /** Bars, where the mold is sliced. */
+    pieces: z.int().min(1).max(10_000_000),
+    pours: z.array(pourSchema).min(1).max(26),
+    /** Where and when it is made; left out in an ordinary room, at any time. */
+    making: makingSchema.optional(),
+  })
+  .superRefine(({ pours }, context) => {
+    const seen = new Set<string>();
+    const look = (each: { id: string }, path: (string | number)[]) => {
+      if (seen.has(each.id))
+        context.addIssue({
+          code: 'custom',
+          path: [...path, 'id'],
+          message: `“${shortId(each.id)}” is there twice: a pour, a dose and what is set in each have an id of their own.`,
+        });
+      seen.add(each.id);
+    };
+    pours.forEach((pour, place) => {
+      look(pour, ['pours', place]);
+      pour.doses.forEach((dose, index) => {
+        look(dose, ['pours', place, 'doses', index]);
+      });
+      pour.embeds?.forEach((embed, index) => {
+        look(embed, ['pours', place, 'embeds', index]);
+      });
+    });
+  });
 
 export const PLAN_FILE_FORMAT = 'idle-tallow/plan';
-export const PLAN_FILE_VERSION = 1;
+export const PLAN_FILE_VERSION = 2;
 
 /** More than any plan can name: 26 pours of 60 doses, each a blend of blends. */
 const MOST_MATERIALS = 200_000;
 
+/** What a file brings along besides its plan, in any version. */
+export const FILE_FIELDS = {
+  format: z.literal(PLAN_FILE_FORMAT),
+  mold: moldSchema,
+  materials: z.array(materialSchema).min(1).max(MOST_MATERIALS),
+  /** The pieces of other plans that are set into this one. */
+  made: z.array(madePieceSchema).max(100).optional(),
+};
+
 /** A plan with the mold and the materials it names: all that is needed to make its sheet anywhere. */
 export const planFileSchema = z
-  .strictObject({
-    format: z.literal(PLAN_FILE_FORMAT),
-    version: z.literal(PLAN_FILE_VERSION),
-    plan: planSchema,
-    mold: moldSchema,
-    materials: z.array(materialSchema).min(1).max(MOST_MATERIALS),
-    /** The pieces of other plans that are set into this one. */
-    made: z.array(madePieceSchema).max(100).optional(),
-  })
-  .superRefine((file, context) => {
-    const issue = (path: (string | number)[], message: string) =>
-      context.addIssue({ code: 'custom', path, message });
-    if (file.mold.id !== file.plan.moldId) {
-      issue(
-        ['plan', 'moldId'],
-        `names the mold “${shortId(file.plan.moldId)}”, which is not the one in this file.`,
-      );
+  .strictObject({ ...FILE_FIELDS, version: z.literal(PLAN_FILE_VERSION), plan: planSchema })
+  .superRefine(checkNames);
+
+/** As much of a file of any version as tells whether what is named is there. */
+interface NamingFile {
+  plan: {
+    moldId: string;
+    pours: {
+      baseId: string;
+      doses: { materialId: string; wetIn?: Wetting | undefined }[];
+      embeds?: { from: EmbedSource }[] | undefined;
+    }[];
+  };
+  mold: Mold;
+  materials: Material[];
+  made?: MadePiece[] | undefined;
+}
+
+/** Everything that a plan names must be in its file, and be what it is named as. */
+export function checkNames(file: NamingFile, context: z.RefinementCtx): void {
+  const issue = (path: (string | number)[], message: string) =>
+    context.addIssue({ code: 'custom', path, message });
+  if (file.mold.id !== file.plan.moldId) {
+    issue(
+      ['plan', 'moldId'],
+      `names the mold “${shortId(file.plan.moldId)}”, which is not the one in this file.`,
+    );
+  }
+  const byId = new Map(file.materials.map((material) => [material.id, material]));
+  if (byId.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
+  file.materials.forEach((material, index) => {
+    if (material.kind !== 'blend') return;
+    for (const { memberIndex, why } of blendFaults(material, byId))
+      issue(['materials', index, 'members', memberIndex, 'materialId'], BLEND_FAULTS[why]);
+  });
+  file.plan.pours.forEach((pour, pourIndex) => {
+    const path = ['plan', 'pours', pourIndex];
+    if (byId.get(pour.baseId)?.kind !== 'base') {
+      issue([...path, 'baseId'], `“${shortId(pour.baseId)}” is not a base among the materials of this file.`);
     }
-    const byId = new Map(file.materials.map((material) => [material.id, material]));
-    if (byId.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
-    file.materials.forEach((material, index) => {
-      if (material.kind !== 'blend') return;
-      for (const { memberIndex, why } of blendFaults(material, byId))
-        issue(['materials', index, 'members', memberIndex, 'materialId'], BLEND_FAULTS[why]);
-    });
-    file.plan.pours.forEach((pour, pourIndex) => {
-      const path = ['plan', 'pours', pourIndex];
-      if (byId.get(pour.baseId)?.kind !== 'base') {
-        issue(
-          [...path, 'baseId'],
-          `“${shortId(pour.baseId)}” is not a base among the materials of this file.`,
-        );
-      }
-      pour.embeds?.forEach(({ from }, embedIndex) => {
-        const at = [...path, 'embeds', embedIndex, 'from'];
-        if (from.is === 'plan') {
-          if (!file.made?.some(({ planId }) => planId === from.planId))
-            issue([...at, 'planId'], `“${shortId(from.planId)}” is not among the made pieces of this file.`);
-        } else {
-          const kind = byId.get(from.materialId)?.kind;
-          if (kind !== 'scrap' && kind !== 'piece')
-            issue(
-              [...at, 'materialId'],
-              `“${shortId(from.materialId)}” is neither scrap nor a bought piece among the materials of this file.`,
-            );
-        }
-      });
-      pour.doses.forEach((dose, doseIndex) => {
-        const at = [...path, 'doses', doseIndex];
-        const material = byId.get(dose.materialId);
-        if (material === undefined || !isDoseable(material)) {
+    pour.embeds?.forEach(({ from }, embedIndex) => {
+      const at = [...path, 'embeds', embedIndex, 'from'];
+      if (from.is === 'plan') {
+        if (!file.made?.some(({ planId }) => planId === from.planId))
+          issue([...at, 'planId'], `“${shortId(from.planId)}” is not among the made pieces of this file.`);
+      } else {
+        const kind = byId.get(from.materialId)?.kind;
+        if (kind !== 'scrap' && kind !== 'piece')
           issue(
             [...at, 'materialId'],
-            `“${shortId(dose.materialId)}” is not a material that can be dosed among those of this file.`,
+            `“${shortId(from.materialId)}” is neither scrap nor a bought piece among the materials of this file.`,
           );
-        }
-        if (dose.wetIn && byId.get(dose.wetIn.dispersantId)?.kind !== 'dispersant') {
-          issue(
-            [...at, 'wetIn', 'dispersantId'],
-            `“${shortId(dose.wetIn.dispersantId)}” is not a dispersant among the materials of this file.`,
-          );
-        }
-      });
+      }
+    });
+    pour.doses.forEach((dose, doseIndex) => {
+      const at = [...path, 'doses', doseIndex];
+      const material = byId.get(dose.materialId);
+      if (material === undefined || !isDoseable(material)) {
+        issue(
+          [...at, 'materialId'],
+          `“${shortId(dose.materialId)}” is not a material that can be dosed among those of this file.`,
+        );
+      }
+      if (dose.wetIn && byId.get(dose.wetIn.dispersantId)?.kind !== 'dispersant') {
+        issue(
+          [...at, 'wetIn', 'dispersantId'],
+          `“${shortId(dose.wetIn.dispersantId)}” is not a dispersant among the materials of this file.`,
+        );
+      }
     });
   });
+}
 
 const BLEND_FAULTS = {
   unknown: 'is not among the materials of this file.',
@@ -152,6 +206,8 @@ function shortId(id: string): string {
 export type Use = (typeof USES)[number];
 export type Wetting = z.infer<typeof wettingSchema>;
 export type Dose = z.infer<typeof doseSchema>;
+/** What has no id yet. */
+export type Draft<Item extends { id: string }> = Omit<Item, 'id'>;
 export type Pour = z.infer<typeof pourSchema>;
 export type Plan = z.infer<typeof planSchema>;
 export type PlanFile = z.infer<typeof planFileSchema>;
@@ -163,13 +219,24 @@ export function doseMeaning(text: string): Quantity | null {
 }
 
 /** A dose of a material from what was typed. */
-export function dose(materialId: string, text: string, wetIn?: Wetting): Dose {
+export function dose(materialId: string, text: string, wetIn?: Wetting): Draft<Dose> {
   return { materialId, text, means: doseMeaning(text), ...(wetIn ? { wetIn } : {}) };
 }
 
-/** A dose said anew; how it is wetted stays. */
-export function retyped({ materialId, wetIn }: Dose, text: string): Dose {
-  return dose(materialId, text, wetIn);
+/** A dose said anew; everything else of it stays. */
+export function retyped(each: Dose, text: string): Dose {
+  return { ...each, text, means: doseMeaning(text) };
+}
+
+/** What a dose means: as it is kept, or as its text can be read by now. */
+export function meaningOf({ text, means }: Pick<Dose, 'text' | 'means'>): Quantity | null {
+  return means ?? doseMeaning(text);
+}
+
+/** True where a text would be read otherwise now than it was when it was typed. */
+export function readsOtherwise({ text, means }: Pick<Dose, 'text' | 'means'>): boolean {
+  const now = doseMeaning(text);
+  return means !== null && now !== null && !sameQuantity(means, now, READS_ALIKE);
 }
 
 /** Everything a plan names besides its mold, with the members of its blends; null for an id that is not known. */
@@ -208,18 +275,20 @@ export function pourLetter(pourIndex: number): string {
   return String.fromCharCode('A'.charCodeAt(0) + pourIndex);
 }
 
+/** A text holds so many digits of what it means. */
+const READS_ALIKE = 1e-5;
 /** Last digits may differ between writers of numbers; what is measured does not. */
 const SAME_WITHIN = 1e-9;
 
-function sameQuantity(one: unknown, other: unknown): boolean {
+export function sameQuantity(one: unknown, other: unknown, within = SAME_WITHIN): boolean {
   if (typeof one === 'number' && typeof other === 'number') {
-    return Math.abs(one - other) <= SAME_WITHIN * Math.max(Math.abs(one), Math.abs(other));
+    return Math.abs(one - other) <= within * Math.max(Math.abs(one), Math.abs(other));
   }
   if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null)
     return one === other;
   const keys = Object.keys(one);
   return (
     keys.length === Object.keys(other).length &&
-    keys.every((key) => sameQuantity(one[key as never], other[key as never]))
+    keys.every((key) => sameQuantity(one[key as never], other[key as never], within))
   );
 }

@@ -3,6 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, base, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { reviewPlan } from '../checks/review';
+import type { Shape } from '../molds/mold';
 import { volumeBelowMl } from '../molds/shape';
 import { moveBoundary } from './moveBoundary';
 import type { PlanFile } from './plan';
@@ -164,7 +165,7 @@ test('pours sum to the fill, and twice the pieces are twice the weights', () => 
       const { sheet, findings } = reviewPlan(file);
       if (!sheet || findings.some(({ code }) => code === 'pour-sizes')) return;
       closeTo([volumes(sheet).reduce((sum, each) => sum + each, 0)], [inMold.capacityMl * 0.9]);
-      const double = sheetOf({ ...file, plan: scalePlan(file.plan, 16) });
+      const double = sheetOf({ ...file, plan: scalePlan(file.plan, 16, file.mold) });
       for (const [index, pour] of sheet.pours.entries())
         assert.ok(isClose(double.pours[index]?.baseG ?? 0, pour.baseG * 2, 1e-7));
     }),
@@ -191,4 +192,27 @@ test('moving a boundary changes two pours and nothing else', () => {
       assert.ok(isClose(both(after), both(sheet), 1e-6));
     }),
   );
+});
+
+test('a mold filled to its brim takes a rest below a thickness, in every shape', () => {
+  const shapes: [Shape, number][] = [
+    [{ kind: 'hemisphere', diameterMm: 60 }, 56.5],
+    [{ kind: 'sphere', diameterMm: 50 }, 65.4],
+    [{ kind: 'cylinder', diameterMm: 64, depthMm: 25 }, 80.1],
+    [{ kind: 'frustum', floorDiameterMm: 30, diameterMm: 60, depthMm: 35 }, 57.9],
+    [{ kind: 'half-cylinder', diameterMm: 60, lengthMm: 200 }, 283],
+  ];
+  for (const [shape, capacityMl] of shapes)
+    for (const thickness of ['5 mm', '3.3 mm', '7 mm']) {
+      const file = planFile([{ size: 'rest' }, { size: thickness }], {}, mold({ shape, capacityMl }));
+      const { sheet, findings } = reviewPlan(file);
+      assert.ok(sheet);
+      assert.deepEqual(
+        findings.filter(({ severity }) => severity === 'stop'),
+        [],
+        `${shape.kind} ${thickness}`,
+      );
+      const [, top] = sheet.pours;
+      assert.ok(Math.abs((top?.toMm ?? 0) - (top?.fromMm ?? 0) - Number.parseFloat(thickness)) < 1e-4);
+    }
 });

@@ -1,3 +1,4 @@
+import { fillsFor } from '../molds/bars';
 import { type Surface, surfaceOf } from '../molds/lean';
 import type { Mold } from '../molds/mold';
 import { whereGrowing } from '../molds/shape';
@@ -58,6 +59,7 @@ interface Slot {
 const CLOSE_ML = 1e-7;
 const SETTLED_ML = 1e-6;
 const MOST_TURNS = 24;
+const BRIMFUL = 1e-12;
 
 /**
  * The volume of every pour in one cavity. Pours are laid down in their order; those that are said in parts, and the
@@ -142,12 +144,17 @@ function layOut(
   const sizes = slots.map(({ size }) => size);
   const massMl = slots.map(({ size, lead, pours }) =>
     size.by === 'mass'
-      ? volumeOfMass(size.massG, plan, recipe[lead]) / plan.pieces +
+      ? volumeOfMass(size.massG, plan, recipe[lead]) / fillsFor(plan.pieces, mold) +
         pours.reduce((sum, { pourIndex }) => sum + (displaced[pourIndex] ?? 0), 0)
       : 0,
   );
   const lay = (partMl: number) => layDown(slots, massMl, partMl, fillMl, cavity);
-  const partMl = partOf(sizes, massMl, fillMl, (part) => lay(part).at(-1)?.endMl ?? 0);
+  const partMl = partOf(
+    sizes,
+    massMl,
+    { fillMl, capacityMl: mold.capacityMl },
+    (part) => lay(part).at(-1)?.endMl ?? 0,
+  );
   const laid = lay(partMl);
   const surfaces = laid.map(({ surface }) => surface());
   const lying = slots.flatMap(({ pours, lead }, slot) => {
@@ -201,7 +208,7 @@ function partsOf(size: PourSize): number {
 function partOf(
   sizes: PourSize[],
   massMl: number[],
-  fillMl: number,
+  { fillMl, capacityMl }: { fillMl: number; capacityMl: number },
   endAt: (partMl: number) => number,
 ): number {
   const parts = sizes.reduce((sum, size) => sum + partsOf(size), 0);
@@ -215,10 +222,11 @@ function partOf(
     return Math.max(0, (fillMl - given) / parts);
   }
   if (endAt(0) >= fillMl) return 0;
+  // A brimful cavity holds no more, however high its last pour would reach: rounding must not hide that it is full.
+  const slackMl = fillMl >= capacityMl * (1 - BRIMFUL) ? CLOSE_ML / 2 : 0;
   return whereGrowing(
     fillMl / Math.min(...sizes.filter(isShared).map(partsOf)),
-    // A brimful cavity holds no more, however high its last pour would reach: rounding must not hide that it is full.
-    (partMl) => endAt(partMl) - fillMl + CLOSE_ML / 2,
+    (partMl) => endAt(partMl) - fillMl + slackMl,
     1e-10,
   );
 }

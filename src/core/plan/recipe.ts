@@ -2,10 +2,12 @@ import type { Base } from '../materials/base';
 import { blendAsFragrance, blendShares } from '../materials/blend';
 import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
+import { barsPerCavity, fillsFor } from '../molds/bars';
+import type { Mold } from '../molds/mold';
 import type { Counted, Quantity } from '../units/quantity';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
-import type { Plan, PlanFile, Pour, Wetting } from './plan';
+import { meaningOf, type Plan, type PlanFile, type Pour, type Wetting } from './plan';
 import { type RelationFault, relatedDoses } from './relations';
 
 /** Which stand-in figures a weight rests on until the user measures them. */
@@ -24,6 +26,7 @@ export type SaidAs = (typeof SAID_AS)[number];
 
 /** A dose as it was said and what it comes to, before a blend is taken apart. */
 export interface RecipeDose {
+  doseId: string;
   doseIndex: number;
   material: DoseableMaterial;
   text: string;
@@ -74,7 +77,7 @@ export function recipeOf(file: PlanFile): RecipePour[] {
     const base = materials.get(pour.baseId);
     if (base?.kind !== 'base') throw new RangeError(`no base “${pour.baseId}” in the plan file`);
     const density = baseDensity(base);
-    const { doses, unreadable } = joinDoses(pour, file.plan, materials);
+    const { doses, unreadable } = joinDoses(pour, file, materials);
     return {
       base,
       baseDensityGPerMl: density.value,
@@ -107,13 +110,14 @@ function linesOf(dose: RecipeDose, wetIn: Wetting | undefined, materials: Materi
 
 /** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
 function lineOf(
-  { doseIndex, text, saidAs, amount, exact, assumed }: RecipeDose,
+  { doseId, doseIndex, text, saidAs, amount, exact, assumed }: RecipeDose,
   material: DosedMaterial,
   times: number,
   { blend, wets }: Pick<RecipeLine, 'blend' | 'wets'>,
 ): RecipeLine {
   const stirred = stirredDensity(material);
   return {
+    doseId,
     doseIndex,
     material,
     text,
@@ -129,6 +133,7 @@ function lineOf(
 }
 
 interface Joined {
+  doseId: string;
   doseIndex: number;
   material: DoseableMaterial;
   text: string;
@@ -139,18 +144,20 @@ interface Joined {
 type Measured = Pick<RecipeDose, 'amount' | 'exact' | 'assumed'>;
 
 /** Doses said by themselves first, then those said in relation, each once what it relates to is known. */
-function joinDoses(pour: Pour, plan: Plan, materials: Materials) {
-  const joined = pour.doses.map(({ materialId, text, means }, doseIndex): Joined => {
+function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
+  const joined = pour.doses.map((each, doseIndex): Joined => {
+    const { id: doseId, materialId, text } = each;
     const material = materials.get(materialId);
     if (material === undefined || !isDoseable(material)) {
       throw new RangeError(`no material “${materialId}” that can be dosed in the plan file`);
     }
-    return { doseIndex, material, text, means };
+    return { doseId, doseIndex, material, text, means: meaningOf(each) };
   });
   const known = new Map<number, RecipeDose>();
   const unreadable: UnreadDose[] = [];
   const settle = (dose: Joined, saidAs: SaidAs, measured: Measured) =>
     known.set(dose.doseIndex, {
+      doseId: dose.doseId,
       doseIndex: dose.doseIndex,
       material: dose.material,
       text: dose.text,
@@ -162,7 +169,11 @@ function joinDoses(pour: Pour, plan: Plan, materials: Materials) {
     const { doseIndex, material, text, means } = dose;
     if (means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
     else if (means.kind !== 'times')
-      settle(dose, isShare(means) ? 'share' : 'fixed', measure(means, weighedAs(material, materials), plan));
+      settle(
+        dose,
+        isShare(means) ? 'share' : 'fixed',
+        measure(means, weighedAs(material, materials), plan, mold),
+      );
   }
   const open = new Set(joined.filter(({ means }) => means?.kind === 'times'));
   for (let turns = open.size; turns > 0; turns--) {
@@ -217,7 +228,12 @@ function timesSum(factor: number, doses: RecipeDose[]): Measured {
   };
 }
 
-function measure(means: Exclude<Quantity, { kind: 'times' }>, material: DosedMaterial, plan: Plan): Measured {
+function measure(
+  means: Exclude<Quantity, { kind: 'times' }>,
+  material: DosedMaterial,
+  plan: Plan,
+  mold: Mold,
+): Measured {
   switch (means.kind) {
     case 'ofBase':
       return { amount: { shareOfBase: means.fractionOfBase, fixedG: 0 }, exact: true, assumed: [] };
@@ -230,7 +246,8 @@ function measure(means: Exclude<Quantity, { kind: 'times' }>, material: DosedMat
     case 'perPiece': {
       // Each piece gets its amount, so what stays in the jug has it too.
       const { massG, ...rest } = weigh(means.amount, material);
-      const fixedG = (massG * plan.pieces) / (1 - plan.jugLossFraction);
+      const pieces = fillsFor(plan.pieces, mold) * barsPerCavity(mold);
+      const fixedG = (massG * pieces) / (1 - plan.jugLossFraction);
       return { amount: { shareOfBase: 0, fixedG }, ...rest };
     }
     default: {

@@ -1,3 +1,5 @@
+import { fillsFor } from '../molds/bars';
+import type { Mold } from '../molds/mold';
 import type { QuantityKind } from '../units/quantity';
 import { writeQuantity } from '../units/writeQuantity';
 import { type Dose, type Plan, retyped } from './plan';
@@ -13,11 +15,12 @@ export function isFixedDose({ means }: Dose): boolean {
  * The same bar in another number: shares stay as they were typed, fixed doses are written anew in proportion.
  *
  * @param pieces a whole number of at least one
+ * @param mold the plan's: doses follow the cavities that are filled
  */
-export function scalePlan(plan: Plan, pieces: number): Plan {
+export function scalePlan(plan: Plan, pieces: number, mold: Mold): Plan {
   if (!(Number.isInteger(pieces) && pieces >= 1))
     throw new RangeError('pieces must be a whole number from 1');
-  const factor = pieces / plan.pieces;
+  const factor = fillsFor(pieces, mold) / fillsFor(plan.pieces, mold);
   const scaled = scaleFixedDoses(plan, factor);
   return {
     ...scaled,
@@ -28,7 +31,7 @@ export function scalePlan(plan: Plan, pieces: number): Plan {
   };
 }
 
-/** Multiplies every fixed dose, and leaves the number of pieces alone. */
+/** Multiplies every fixed dose, brought to what can be counted, and leaves the number of pieces alone. */
 export function scaleFixedDoses(plan: Plan, factor: number): Plan {
   return {
     ...plan,
@@ -48,10 +51,18 @@ function scaleDose(each: Dose, factor: number): Dose {
     case 'volume':
       return retyped(each, writeQuantity({ kind: 'volume', volumeMl: means.volumeMl * factor }));
     case 'drops':
-      return retyped(each, writeQuantity({ kind: 'drops', drops: means.drops * factor }));
+      return retyped(
+        each,
+        writeQuantity({ kind: 'drops', drops: Math.max(1, Math.round(means.drops * factor)) }),
+      );
     case 'blocks':
-      return retyped(each, writeQuantity({ kind: 'blocks', blocks: means.blocks * factor }));
+      return retyped(each, writeQuantity({ kind: 'blocks', blocks: eighths(means.blocks * factor) }));
     default:
       return each;
   }
+}
+
+/** A block is cut to an eighth at the finest. Our own assumption. */
+function eighths(blocks: number): number {
+  return Math.max(1, Math.round(blocks * 8)) / 8;
 }

@@ -2,6 +2,7 @@ import { baseSchema, heatOfBaseSchema } from '../materials/base';
 import { blendSchema } from '../materials/blend';
 import { hexColour } from '../materials/fields';
 import { dosedMaterialSchema } from '../materials/material';
+import { barsPerCavity, cavitiesOf, fillsFor, pieceShare } from '../molds/bars';
 import { moldSchema } from '../molds/mold';
 import { jugTurns } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
@@ -21,6 +22,8 @@ const millilitres = z.number().nonnegative();
 const fraction = z.number().nonnegative();
 
 export const sheetLineSchema = z.strictObject({
+  /** Of the dose in the plan. */
+  doseId: z.string(),
   /** Place of the dose in its pour of the plan. */
   doseIndex: z.int().nonnegative(),
   material: dosedMaterialSchema,
@@ -46,15 +49,17 @@ export const sheetLineSchema = z.strictObject({
   leaves: z.boolean(),
 });
 
-/** What is set into a pour, for all pieces. */
+/** What is set into a pour, for all cavities that are filled. */
 export const sheetEmbedSchema = z.strictObject({
+  /** Of what is set in, in the plan. */
+  embedId: z.string(),
   /** Place in its pour of the plan. */
   embedIndex: z.int().nonnegative(),
   /** Of the plan, or of the material on the shelf. */
   id: z.string(),
   name: z.string(),
   kind: z.enum(['plan', 'scrap', 'piece']),
-  /** How many go into each piece; null for a filling. */
+  /** How many go into each cavity; null for a filling. */
   perPiece: z.int().positive().nullable(),
   /** Of one. A filling has none. */
   eachG: grams.nullable(),
@@ -77,6 +82,8 @@ export const sheetEmbedSchema = z.strictObject({
 });
 
 export const sheetPourSchema = z.strictObject({
+  /** Of the pour in the plan. */
+  id: z.string(),
   letter: z.string(),
   base: baseSchema,
   baseG: grams,
@@ -90,7 +97,7 @@ export const sheetPourSchema = z.strictObject({
   jugVolumeMl: millilitres,
   intoMoldG: grams,
   intoMoldMl: millilitres,
-  /** What is set into it takes up so much of its room, for all pieces. */
+  /** What is set into it takes up so much of its room, for all cavities. */
   displacedMl: millilitres,
   /** Where it lies over the middle of the cavity's floor; null where the mold's shape is not known. */
   fromMm: z.number().nonnegative().nullable(),
@@ -124,7 +131,12 @@ export const sheetSchema = z.strictObject({
   use: z.enum(USES),
   note: z.string(),
   mold: moldSchema,
+  /** Asked for: bars, where the mold is sliced. */
   pieces: z.int().positive(),
+  /** Cavities that are filled, over all rounds. */
+  fills: z.int().positive(),
+  /** What they give: at least what is asked for. */
+  piecesMade: z.int().positive(),
   fillFraction: fraction,
   jugLossFraction: fraction,
   making: makingSchema,
@@ -141,9 +153,10 @@ export const sheetSchema = z.strictObject({
     embedsG: grams,
     /** Pours that are cut off again. */
     trimmedG: grams,
-    /** Without what is cut off, with what is set in. */
+    /** Of what comes out of one cavity, without what is cut off, with what is set in; and of one piece of it. */
+    fillG: grams,
     pieceG: grams,
-    /** How often the mold is filled. */
+    /** How often the molds are filled. */
     rounds: z.int().positive(),
   }),
 });
@@ -187,10 +200,12 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   if (plan.pours.some(({ way }) => way?.sameJug)) setJugTurns(pours);
 
   const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
+  const fills = fillsFor(plan.pieces, mold);
   const jugG = sum((pour) => pour.jugG);
   const intoMoldG = sum((pour) => pour.intoMoldG);
   const embedsG = sum(({ embeds }) => embeds.reduce((total, { massG }) => total + massG, 0));
   const trimmedG = sum(({ way, intoMoldG: own }) => (way.trimmed ? own : 0));
+  const fillG = (intoMoldG - trimmedG + embedsG) / fills;
   return ok({
     version: 1,
     planName: plan.name,
@@ -198,6 +213,8 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
     note: plan.note,
     mold,
     pieces: plan.pieces,
+    fills,
+    piecesMade: fills * barsPerCavity(mold),
     fillFraction: plan.fillFraction,
     jugLossFraction: plan.jugLossFraction,
     making: plan.making ?? USUAL_MAKING,
@@ -212,8 +229,9 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
       intoMoldMl: sum((pour) => pour.intoMoldMl),
       embedsG,
       trimmedG,
-      pieceG: (intoMoldG - trimmedG + embedsG) / plan.pieces,
-      rounds: Math.ceil(plan.pieces / mold.cavities),
+      fillG,
+      pieceG: fillG * pieceShare(mold),
+      rounds: Math.ceil(fills / cavitiesOf(mold)),
     },
   });
 }
@@ -234,11 +252,12 @@ function makePour(
   pour: RecipePour,
   pourIndex: number,
   room: PourRoom,
-  { size, way = {}, when = {} }: Pour,
+  { id, size, way = {}, when = {} }: Pour,
   file: PlanFile,
 ): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
-  const { pieces, jugLossFraction } = file.plan;
-  const intoMoldMl = (room.volumeMl - room.displacedMl) * pieces;
+  const { jugLossFraction } = file.plan;
+  const fills = fillsFor(file.plan.pieces, file.mold);
+  const intoMoldMl = (room.volumeMl - room.displacedMl) * fills;
   const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
   const sums = pourSums(pour);
   const baseG = baseMassForVolume(sums, jugVolumeMl);
@@ -247,6 +266,7 @@ function makePour(
   }
   const jugG = baseG * sums.massPerBaseG + sums.fixedG;
   return ok({
+    id,
     letter: pourLetter(pourIndex),
     base: pour.base,
     baseG,
@@ -258,12 +278,12 @@ function makePour(
     jugVolumeMl,
     intoMoldG: jugG * (1 - jugLossFraction),
     intoMoldMl,
-    displacedMl: room.displacedMl * pieces,
+    displacedMl: room.displacedMl * fills,
     fromMm: room.fromMm,
     toMm: room.toMm,
     surfaceMm: room.surfaceMm,
     way,
-    embeds: embedsOf(pour, room, pieces),
+    embeds: embedsOf(pour, room, fills),
     embedsUnsized: unsizedNames(pour, file),
     embedsCircular: circularNames(pour, file),
     size,
@@ -277,6 +297,7 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
   const massG = line.amount.shareOfBase * baseG + line.amount.fixedG;
   const inJugG = line.leaves ? 0 : massG;
   return {
+    doseId: line.doseId,
     doseIndex: line.doseIndex,
     material: line.material,
     text: line.text,
@@ -294,7 +315,7 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
   };
 }
 
-function embedsOf({ embeds }: RecipePour, room: PourRoom, pieces: number): SheetEmbed[] {
+function embedsOf({ embeds }: RecipePour, room: PourRoom, fills: number): SheetEmbed[] {
   return embeds.flatMap(({ embed, piece }, embedIndex): SheetEmbed[] => {
     if (!piece) return [];
     const isFilling = embed.as === 'filling';
@@ -305,6 +326,7 @@ function embedsOf({ embeds }: RecipePour, room: PourRoom, pieces: number): Sheet
         : null;
     return [
       {
+        embedId: embed.id,
         embedIndex,
         id: piece.id,
         name: piece.name,
@@ -312,8 +334,8 @@ function embedsOf({ embeds }: RecipePour, room: PourRoom, pieces: number): Sheet
         perPiece: isFilling ? null : embed.perPiece,
         eachG: isFilling ? null : piece.massG,
         eachMl: isFilling ? null : piece.volumeMl,
-        massG: piece.massG * count * pieces,
-        volumeMl: piece.volumeMl * count * pieces,
+        massG: piece.massG * count * fills,
+        volumeMl: piece.volumeMl * count * fills,
         densityGPerMl: piece.massG / piece.volumeMl,
         densityAssumed: piece.assumed,
         ofRoom: isFilling ? embed.ofRoom : null,

@@ -25,10 +25,10 @@ export function waysToSay(
   { massG, ofBase }: { massG: number; ofBase: number },
   material: DosedMaterial,
   pour: Pick<SheetPour, 'baseG'>,
-  sheet: Pick<Sheet, 'jugLossFraction' | 'pieces'>,
+  sheet: Pick<Sheet, 'jugLossFraction' | 'piecesMade'>,
 ): Way[] {
   if (!(massG > 0)) return [];
-  const perPieceG = (massG * (1 - sheet.jugLossFraction)) / sheet.pieces;
+  const perPieceG = (massG * (1 - sheet.jugLossFraction)) / sheet.piecesMade;
   const exact: Way[] = [
     [massG, 'g'],
     [massG / G_PER_OZ, 'oz'],

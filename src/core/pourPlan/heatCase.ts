@@ -74,7 +74,7 @@ export function heatCaseOf(sheet: Sheet, rules: Pick<HouseRules, 'pourCeiling' |
     const [first] = pours;
     if (!first) throw new RangeError('a sheet without a pour');
     const ml = pours.reduce((sum, { intoMoldMl, displacedMl }) => sum + intoMoldMl + displacedMl, 0);
-    const { cavity, thicknessM } = layerIn(mold, first, ml / sheet.pieces);
+    const { cavity, thicknessM } = layerIn(mold, first, ml / sheet.fills);
     const { base, when } = first;
     const ceilingC = ceiling(base).value;
     return {

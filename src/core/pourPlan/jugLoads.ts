@@ -24,9 +24,9 @@ export interface JugLoad {
 }
 
 /** The loads of one filling of the molds, pour by pour; several where the largest jug does not take it. */
-export function loadsOf(sheet: Sheet, pieces: number, rules: JugRules): JugLoad[][] {
+export function loadsOf(sheet: Sheet, fills: number, rules: JugRules): JugLoad[][] {
   const loads: JugLoad[][] = sheet.pours.map(() => []);
-  for (const { group, melts, cutG, contentG, contentMl } of meltsOfFilling(sheet, pieces, rules)) {
+  for (const { group, melts, cutG, contentG, contentMl } of meltsOfFilling(sheet, fills, rules)) {
     const [head] = group;
     const first = head === undefined ? undefined : sheet.pours[head];
     if (!first || head === undefined) continue;

@@ -53,12 +53,12 @@ const SHORTEST_COOLING_S = 60;
 export function placeLayer(
   bench: Bench,
   layer: HeatLayer,
-  round: { number: number; pieces: number },
+  round: { number: number; fills: number },
   due: Due,
 ): { atS: number; pours: PlacedPour[] } {
-  const loads = loadsOf(bench.sheet, round.pieces, bench.rules);
+  const loads = loadsOf(bench.sheet, round.fills, bench.rules);
   const count = Math.max(1, ...layer.pourIndexes.map((index) => loadsOfJug(bench, loads, index)));
-  const cavities = Math.max(1, Math.round(round.pieces / count));
+  const cavities = Math.max(1, Math.round(round.fills / count));
   let nextS = due.byS;
   let first: { atS: number; pours: PlacedPour[] } | null = null;
   for (let place = 0; place < count; place++) {
@@ -80,7 +80,7 @@ export function placeLayer(
       bench,
       layer,
       ready,
-      { cavities, pieces: round.pieces, isLast: place === count - 1 },
+      { cavities, fills: round.fills, isLast: place === count - 1 },
       of,
       nextS,
     );
@@ -198,14 +198,14 @@ function pour(
   bench: Bench,
   layer: HeatLayer,
   ready: readonly Ready[],
-  { cavities, pieces, isLast }: { cavities: number; pieces: number; isLast: boolean },
+  { cavities, fills, isLast }: { cavities: number; fills: number; isLast: boolean },
   of: Of,
   desiredS: number,
 ): { atS: number; untilS: number; pours: PlacedPour[] } {
   const { pourIndexes, atC } = layer;
   const own = pourIndexes.flatMap((index) => bench.sheet.pours[index] ?? []);
   const including = (isFilling: boolean) =>
-    own.reduce((sum, each) => sum + includeS(each, pieces, isFilling), 0);
+    own.reduce((sum, each) => sum + includeS(each, fills, isFilling), 0);
   const fillS = of.load === 0 ? including(true) : 0;
   const setS = isLast ? including(false) : 0;
   const lengthS = pourS(cavities);

@@ -1,6 +1,6 @@
-import { slicesOf } from '../molds/slicing';
+import { barsPerCavity } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
-import { piecesOfRound } from '../work/rounds';
+import { fillsOfRound } from '../work/rounds';
 import type { TaskKind } from '../work/task';
 import { type Bench, benchOf, type ScheduleRules, taskOfKind } from './bench';
 import { CUT_BAR_S, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTimes';
@@ -42,7 +42,7 @@ const LEAST_ROUNDS = 2;
 
 /** How many rounds of a sheet are placed one by one. */
 export function roundsPlaced(sheet: Sheet, rules: ScheduleRules): number {
-  const pours = loadsOf(sheet, piecesOfRound(sheet, 0), rules).reduce(
+  const pours = loadsOf(sheet, fillsOfRound(sheet, 0), rules).reduce(
     (sum, loads) => sum + Math.max(1, loads.length),
     0,
   );
@@ -60,7 +60,7 @@ export function scheduleOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): 
     placeLayer(round, layerIndex, due) {
       const layer = heat.layers[layerIndex];
       if (!layer) throw new RangeError('a layer that is not there');
-      const placed = placeLayer(bench, layer, { number: round, pieces: piecesOfRound(sheet, round) }, due);
+      const placed = placeLayer(bench, layer, { number: round, fills: fillsOfRound(sheet, round) }, due);
       if (round === 0) pours.push(...placed.pours);
       return placed.atS;
     },
@@ -103,7 +103,7 @@ function unmold(
     taskOfKind(tasks, kind),
   );
   if (freezer) bench.place(freezer, { fromS: skinnedS, toS: restsFromS });
-  const lengthS = outOfMoldS(piecesOfRound(bench.sheet, round));
+  const lengthS = outOfMoldS(fillsOfRound(bench.sheet, round));
   const boundS = wash ? lengthS + WASH_S : lengthS;
   const fromS = hands.firstFreeS(Math.max(lastS + unmoldS, restsFromS), boundS);
   const outS = fromS + lengthS;
@@ -118,7 +118,7 @@ function unmold(
 function finish(bench: Bench, round: number, outS: number, cutFromS: number | null) {
   const { hands, sheet } = bench;
   const tasks = bench.tasks(round);
-  const bars = piecesOfRound(sheet, round) * Math.max(1, slicesOf(sheet.mold)?.bars ?? 1);
+  const bars = fillsOfRound(sheet, round) * barsPerCavity(sheet.mold);
   let doneS = outS;
   const byHand = (kind: TaskKind, fromS: number, lengthS: number) => {
     const task = taskOfKind(tasks, kind);

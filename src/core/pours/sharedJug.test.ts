@@ -103,7 +103,7 @@ test('what is in a jug can’t be taken out: weaker, gone, another base, or no j
   assert.deepEqual(title(gone), ['Test dye is still in the jug of B']);
   const [carried] = about(gone);
   assert.ok(carried?.mend);
-  const mended = { ...gone, plan: applyMend(gone.plan, carried.mend) };
+  const mended = { ...gone, plan: applyMend(gone, carried.mend) };
   assert.deepEqual(title(mended), []);
   assert.equal(hasStop(reviewPlan(mended).findings), false);
   const other = ladder(['0.1 %', '0.3 %']);

@@ -103,7 +103,7 @@ test('what was set in is used like what was weighed: scrap by weight, bought pie
   );
   assert.match(
     inclusionWords(sheet, 6, { pourIndexes: [0], embedIndexes: [0] }, METRIC),
-    /^Set in 2 of Test figure a piece, 12 pieces in all, its foot 0 mm above the floor\./,
+    /^Set in 2 of Test figure a cavity, 12 pieces in all, its foot 0 mm above the floor\./,
   );
   assert.match(
     inclusionWords(sheet, 6, { pourIndexes: [0], embedIndexes: [1] }, METRIC),
@@ -117,7 +117,7 @@ test('into the scrap jar: what is cut off, the ends of a loaf, and what was melt
   const loaf = sheetOf(
     planFile(
       [{}],
-      { pieces: 1 },
+      { pieces: 10 },
       mold({
         cavities: 1,
         capacityMl: 1000,
@@ -128,7 +128,7 @@ test('into the scrap jar: what is cut off, the ends of a loaf, and what was melt
     ),
   );
   // Ten bars of 23 mm leave 10 of 240 mm.
-  assert.ok(isClose(scrapOf(made(loaf)).endsG, (loaf.totals.pieceG * 10) / 240));
+  assert.ok(isClose(scrapOf(made(loaf)).endsG, (loaf.totals.fillG * 10) / 240));
   const over = scrapOf(made(loaf, 1.05));
   assert.ok(isClose(over.leftOverG, loaf.totals.jugG * 0.05));
   assert.equal(scrapOf(made(loaf, 0.97)).leftOverG, 0);

@@ -15,7 +15,7 @@ export interface ScrapOfRun {
 
 /** What can go into the scrap jar after a run, by its sheet and by the base that was really melted. */
 export function scrapOf(run: RunSoFar): ScrapOfRun {
-  const { pours, mold, totals, pieces } = run.snapshot.sheet;
+  const { pours, mold, totals, fills } = run.snapshot.sheet;
   const groups = jugGroups(pours);
   const leftOverG = progress(run).tasks.reduce((sum, task) => {
     if (task.kind !== 'weigh-base' || task.actualG === null || !(task.massG > 0)) return sum;
@@ -28,7 +28,7 @@ export function scrapOf(run: RunSoFar): ScrapOfRun {
   const slices = slicesOf(mold);
   return {
     trimmedG: totals.trimmedG,
-    endsG: slices ? totals.pieceG * pieces * slices.trimShare : 0,
+    endsG: slices ? totals.fillG * fills * slices.trimShare : 0,
     leftOverG,
   };
 }

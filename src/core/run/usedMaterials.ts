@@ -1,5 +1,5 @@
 import { type Need, needOfEmbed } from '../stock/need';
-import { piecesOfRound } from '../work/rounds';
+import { fillsOfRound } from '../work/rounds';
 import { progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
 
@@ -25,12 +25,11 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
   if (task.kind === 'inclusions')
     return pour.embeds
       .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
-      .flatMap((embed) => needOfEmbed(embed, sheet.pieces) ?? [])
+      .flatMap((embed) => needOfEmbed(embed, sheet.fills) ?? [])
       .map((need) => ({
         ...need,
         amount:
-          (need.amount * (snapshot.isDerived ? sheet.pieces : piecesOfRound(sheet, task.round))) /
-          sheet.pieces,
+          (need.amount * (snapshot.isDerived ? sheet.fills : fillsOfRound(sheet, task.round))) / sheet.fills,
       }));
   if (massG === null) return [];
   const { id, name } =

@@ -1,3 +1,4 @@
+import { barsPerCavity } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
 import { type Need, needOf } from './need';
 import { type LotStock, leftOf } from './stock';
@@ -15,12 +16,13 @@ export function piecesFromShelf(
   sheet: Sheet,
   stock: StockByMaterial,
 ): { pieces: number; shortOf: string | null } {
+  const bars = barsPerCavity(sheet.mold);
   let pieces = Number.POSITIVE_INFINITY;
   let shortOf: string | null = null;
   for (const { materialId, name, amount } of needOf(sheet)) {
     const lots = stock.get(materialId);
     if (lots === undefined) continue;
-    const enoughFor = Math.floor((Math.max(0, leftOf(lots)) / (amount / sheet.pieces)) * (1 + 1e-12));
+    const enoughFor = bars * Math.floor((Math.max(0, leftOf(lots)) / (amount / sheet.fills)) * (1 + 1e-12));
     if (enoughFor < pieces) {
       pieces = enoughFor;
       shortOf = name;

@@ -25,7 +25,7 @@ export function needOf(sheet: Sheet): Need[] {
     weigh(pour.base, pour.baseG);
     for (const { material, massG } of pour.lines) weigh(material, massG);
     for (const embed of pour.embeds) {
-      const need = needOfEmbed(embed, sheet.pieces);
+      const need = needOfEmbed(embed, sheet.fills);
       if (need) add(need);
     }
   }
@@ -33,8 +33,8 @@ export function needOf(sheet: Sheet): Need[] {
 }
 
 /** What an embed takes off the shelf; null for pieces of another plan, and for bought ones that nobody counts. */
-export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, pieces: number): Need | null {
+export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, fills: number): Need | null {
   if (kind === 'scrap') return { materialId: id, name, amount: massG, isCounted: false };
   if (kind === 'plan' || perPiece === null) return null;
-  return { materialId: id, name, amount: perPiece * pieces, isCounted: true };
+  return { materialId: id, name, amount: perPiece * fills, isCounted: true };
 }

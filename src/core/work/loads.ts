@@ -1,4 +1,5 @@
 import type { HouseRules } from '../houseRules/houseRules';
+import { cavitiesOf } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
 
@@ -29,13 +30,13 @@ export interface MeltOfFilling {
 /** More melts of one filling than this are no plan: a check says that the jug is too small. */
 const MOST_MELTS = 24;
 
-/** What is melted for a filling of so many pieces, jug by jug: in several melts where the largest jug does not take it. */
+/** What is melted for a filling of so many cavities, jug by jug: in several melts where the largest jug does not take it. */
 export function meltsOfFilling(
-  sheet: Pick<Sheet, 'pours' | 'pieces'>,
-  pieces: number,
+  sheet: Pick<Sheet, 'pours' | 'fills'>,
+  fills: number,
   rules: JugRules,
 ): MeltOfFilling[] {
-  const share = pieces / sheet.pieces;
+  const share = fills / sheet.fills;
   const largestMl = Math.max(...rules.jugs.map(({ holdsMl }) => usableMl(holdsMl, rules)));
   return jugGroups(sheet.pours).map((group) => {
     const own = group.flatMap((index) => sheet.pours[index] ?? []);
@@ -82,12 +83,12 @@ export interface JugOfMelt {
  * What to melt, jug by jug: for each filling of the molds the base of all pours that share a jug, up to what can be cut, in
  * the smallest jug that holds it under its headspace. What is cut beyond the need comes with its additions.
  */
-export function meltsOf(sheet: Pick<Sheet, 'pours' | 'pieces' | 'mold'>, rules: JugRules): JugOfMelt[] {
-  const { pieces, mold, pours } = sheet;
-  const full = Math.min(mold.cavities, pieces);
-  const fillings = Math.ceil(pieces / mold.cavities);
-  const lastPieces = pieces - (fillings - 1) * full;
-  const last = meltsOfFilling(sheet, lastPieces, rules);
+export function meltsOf(sheet: Pick<Sheet, 'pours' | 'fills' | 'mold'>, rules: JugRules): JugOfMelt[] {
+  const { fills, mold, pours } = sheet;
+  const cavities = cavitiesOf(mold);
+  const full = Math.min(cavities, fills);
+  const fillings = Math.ceil(fills / cavities);
+  const last = meltsOfFilling(sheet, fills - (fillings - 1) * full, rules);
   return meltsOfFilling(sheet, full, rules).map((melt, place): JugOfMelt => {
     const [first] = melt.group;
     const own = melt.group.flatMap((index) => pours[index] ?? []);

@@ -1,8 +1,8 @@
+import { cavitiesOf } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
 
-type RoundsOf = Pick<Sheet, 'pieces' | 'mold' | 'totals'>;
-
-/** How many pieces a round makes: a full one in every round but the last, which makes what is left. */
-export function piecesOfRound({ pieces, mold: { cavities } }: RoundsOf, round: number): number {
-  return Math.max(0, Math.min(cavities, pieces - round * cavities));
+/** How many cavities a round fills: all in every round but the last, which fills what is left. */
+export function fillsOfRound({ fills, mold }: Pick<Sheet, 'fills' | 'mold'>, round: number): number {
+  const cavities = cavitiesOf(mold);
+  return Math.max(0, Math.min(cavities, fills - round * cavities));
 }

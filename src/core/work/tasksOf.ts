@@ -5,7 +5,7 @@ import { layerGroups } from '../pours/layers';
 import { pourTempC } from '../pours/pourTemp';
 import { type JugRules, type MeltOfFilling, meltsOfFilling } from './loads';
 import { mustWrap } from './mustWrap';
-import { piecesOfRound } from './rounds';
+import { fillsOfRound } from './rounds';
 import type { Task } from './task';
 
 /** What of the house rules decides what is to be done. */
@@ -21,10 +21,10 @@ export function tasksOf(sheet: Sheet, rules: WorkRules, rounds = sheet.totals.ro
  * and poured load by load, then set, taken out, cut and wrapped.
  */
 export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Task[] {
-  const pieces = piecesOfRound(sheet, round);
-  const melts = meltsOfFilling(sheet, pieces, rules);
+  const fills = fillsOfRound(sheet, round);
+  const melts = meltsOfFilling(sheet, fills, rules);
   const isLast = round === sheet.totals.rounds - 1;
-  const of: RoundOf = { sheet, rules, round, share: pieces / sheet.pieces, melts };
+  const of: RoundOf = { sheet, rules, round, share: fills / sheet.fills, melts };
   const tasks: Task[] = [];
   let below: string[] = round === 0 ? [] : [roundId(round - 1, 'wash')];
   for (const pourIndexes of layerGroups(sheet.pours)) {

@@ -15,6 +15,6 @@ export function withField(record: unknown, key: string, change: (value: unknown)
   return isObject(record) && key in record ? { ...record, [key]: change(record[key]) } : record;
 }
 
-export function each(list: unknown, change: (value: unknown) => unknown): unknown {
-  return Array.isArray(list) ? list.map(change) : list;
+export function each(list: unknown, change: (value: unknown, place: number) => unknown): unknown {
+  return Array.isArray(list) ? list.map((value, place) => change(value, place)) : list;
 }

@@ -1,6 +1,7 @@
 import { withDefaults, withField } from './fields';
 
 const LEARNED = {
+  copies: 1,
   measures: [],
   madeOf: 'unknown',
   highestC: null,

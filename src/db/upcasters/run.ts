@@ -20,7 +20,7 @@ export function derivedSnapshot(record: unknown, rules: HouseRules): unknown {
 function tasksAtOnce(sheet: Sheet, rules: HouseRules): ScheduledTask[] {
   const atOnce = {
     ...sheet,
-    mold: { ...sheet.mold, cavities: sheet.pieces },
+    mold: { ...sheet.mold, cavities: sheet.fills, copies: 1 },
     totals: { ...sheet.totals, rounds: 1 },
   };
   return untimed(tasksOfRound(atOnce, { ...rules, jugs: [] }, 0));

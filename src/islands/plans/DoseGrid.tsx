@@ -3,6 +3,7 @@ import type { Finding, Severity } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import { type DoseableMaterial, isDoseable, type Material } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
+import { freshId } from '../../core/plan/ids';
 import { dose, type Plan, type PlanFile, retyped, type Wetting } from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
@@ -115,9 +116,7 @@ export function DoseGrid(props: Props) {
   const setWetting = (index: number, wetIn: Wetting | undefined) =>
     editPour(
       {
-        doses: pour.doses.map((each, place) =>
-          place === index ? dose(each.materialId, each.text, wetIn) : each,
-        ),
+        doses: pour.doses.map((each, place) => (place === index ? { ...each, wetIn } : each)),
       },
       `wetting ${index}`,
     );
@@ -125,7 +124,12 @@ export function DoseGrid(props: Props) {
     if (!pour) return;
     const wetIn = houseWetting(material, materials, rules);
     editPour(
-      { doses: [...pour.doses, dose(material.id, firstDose(material, rules), wetIn)] },
+      {
+        doses: [
+          ...pour.doses,
+          { ...dose(material.id, firstDose(material, rules), wetIn), id: freshId(plan.pours, 'dose') },
+        ],
+      },
       `add ${material.id} ${Date.now()}`,
     );
     focusDose(pour.doses.length);

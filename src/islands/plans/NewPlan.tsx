@@ -3,10 +3,12 @@ import { Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Base } from '../../core/materials/base';
+import { barsPerCavity, cavitiesOf } from '../../core/molds/bars';
 import type { Mold } from '../../core/molds/mold';
 import { type Plan, USES } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { z } from '../../core/zod';
+import { counted } from '../../words/en/plural';
 import { callApi } from '../shared/api';
 import { figureText, nameText, options, SelectField, TextField } from '../shared/formFields';
 import { USE_NAMES } from '../shared/names';
@@ -54,7 +56,7 @@ export default function NewPlan({ start, molds, bases }: Props) {
       moldId,
       pieces,
       fillFraction: mold?.usualFillFraction ?? start.fillFraction,
-      pours: [{ baseId, size: { by: 'parts', parts: 1 }, doses: [] }],
+      pours: [{ id: 'p1', baseId, size: { by: 'parts', parts: 1 }, doses: [] }],
     };
     const answer = await callApi<StoredPlan>('POST', '/api/plans', plan);
     if (!answer.success) {
@@ -91,13 +93,13 @@ export default function NewPlan({ start, molds, bases }: Props) {
               onChange: ({ target }) => {
                 const mold = molds.find(({ id }) => id === target.value);
                 if (mold && !form.formState.dirtyFields.pieces)
-                  form.setValue('pieces', String(mold.cavities));
+                  form.setValue('pieces', String(cavitiesOf(mold) * barsPerCavity(mold)));
               },
             })}
           >
             {molds.map(({ id, name, cavities }) => (
               <option key={id} value={id}>
-                {name}, {cavities} cavities
+                {name}, {counted(cavities, 'cavity', 'cavities')}
               </option>
             ))}
           </SelectField>

@@ -215,7 +215,7 @@ export default function PlanWorkspace(props: Props) {
             findings={findings}
             showing={showing}
             onMend={(finding) =>
-              finding.mend && edit(applyMend(plan, finding.mend), `mend ${finding.code} ${Date.now()}`)
+              finding.mend && edit(applyMend(file, finding.mend), `mend ${finding.code} ${Date.now()}`)
             }
           />
         </div>

@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import { freshId } from '../../core/plan/ids';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
 
@@ -24,7 +25,13 @@ export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
     const top = pours.at(-1);
     if (!top) return;
     onEdit(
-      { ...plan, pours: [...pours, { baseId: top.baseId, size: { by: 'parts', parts: 1 }, doses: [] }] },
+      {
+        ...plan,
+        pours: [
+          ...pours,
+          { id: freshId(pours, 'pour'), baseId: top.baseId, size: { by: 'parts', parts: 1 }, doses: [] },
+        ],
+      },
       `pour ${Date.now()}`,
     );
     onPour(pours.length);
@@ -35,8 +42,7 @@ export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
         <div role="tablist" className="flex flex-wrap gap-1" aria-label="Pour">
           {pours.map((each, index) => (
             <button
-              // biome-ignore lint/suspicious/noArrayIndexKey: a pour is its place
-              key={index}
+              key={each.id}
               type="button"
               role="tab"
               aria-selected={index === pourIndex}

@@ -4,6 +4,7 @@ import { slicesOf } from '../../core/molds/slicing';
 import type { Sheet } from '../../core/plan/sheet';
 import { type Showing, showMass, showVolume } from '../../core/units/showQuantity';
 import { type JugOfMelt, meltsOf } from '../../core/work/loads';
+import { counted } from '../../words/en/plural';
 import { inclusionAmount } from '../../words/en/work/inclusionWords';
 import { meltsWords } from '../../words/en/work/meltsWords';
 
@@ -25,7 +26,7 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
       </section>
     );
   }
-  const { totals, pieces, mold } = sheet;
+  const { totals, pieces, fills, mold } = sheet;
   const slices = slicesOf(mold);
   const roomMl = sheet.pours.reduce((sum, { displacedMl }) => sum + displacedMl, totals.intoMoldMl);
   return (
@@ -44,14 +45,14 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
       </p>
       <p className="quiet mb-1 text-xs">
         {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities}{' '}
-        {mold.cavities === 1 ? 'cavity' : 'cavities'}, {showVolume(roomMl / pieces, showing.locale)} each
+        {mold.cavities === 1 ? 'cavity' : 'cavities'}, {showVolume(roomMl / fills, showing.locale)} each
       </p>
       {slices && slices.bars > 0 && (
         <p className="mb-1 text-sm">
-          Sliced into <strong>{slices.bars * pieces}</strong> bars of{' '}
-          <strong>{showMass(totals.pieceG * slices.barShare, showing)}</strong>, trims{' '}
+          <strong>{counted(fills, 'loaf', 'loaves')}</strong> of {showMass(totals.fillG, showing)}, sliced
+          into <strong>{counted(sheet.piecesMade, 'bar', 'bars')}</strong>, trims{' '}
           <span className="whitespace-nowrap">
-            {showMass(totals.pieceG * pieces * slices.trimShare, showing)}
+            {showMass(totals.fillG * fills * slices.trimShare, showing)}
           </span>
         </p>
       )}
@@ -78,7 +79,7 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
                   `Set in: ${embed.name}`
                 )
               }
-              figure={inclusionAmount(embed, { pieces, of: pieces }, showing)}
+              figure={inclusionAmount(embed, { fills, of: fills }, showing)}
             />
           )),
         )}

@@ -62,7 +62,7 @@ interface ShelfProps extends Pick<Props, 'file' | 'stock' | 'onEdit'> {
 }
 
 /** What the shelf makes of this plan, by the stock of its lots. */
-function FromShelf({ file: { plan }, sheet, stock, onEdit }: ShelfProps) {
+function FromShelf({ file: { plan, mold }, sheet, stock, onEdit }: ShelfProps) {
   const { pieces, shortOf } = piecesFromShelf(sheet, stock);
   if (shortOf === null) return null;
   const can = pieces >= 1 && pieces <= MOST_PIECES;
@@ -77,7 +77,7 @@ function FromShelf({ file: { plan }, sheet, stock, onEdit }: ShelfProps) {
         className="btn btn-secondary min-h-11"
         aria-label="Take as many pieces as the shelf makes"
         disabled={!can || pieces === plan.pieces}
-        onClick={() => onEdit(scalePlan(plan, pieces), `from shelf ${Date.now()}`)}
+        onClick={() => onEdit(scalePlan(plan, pieces, mold), `from shelf ${Date.now()}`)}
       >
         Take it
       </button>
@@ -85,12 +85,15 @@ function FromShelf({ file: { plan }, sheet, stock, onEdit }: ShelfProps) {
   );
 }
 
-function fromBase({ plan }: PlanFile, sheet: Sheet, massG: number): Turned {
+function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Turned {
   const baseId = sheet.pours[0]?.base.id ?? '';
   const { pieces } = piecesFromBase(sheet, new Map([[baseId, massG]]));
   if (pieces < 1) return { says: 'not enough for one piece', plan: null };
   if (pieces > MOST_PIECES) return { says: 'more pieces than one plan takes', plan: null };
-  return { says: `makes ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`, plan: scalePlan(plan, pieces) };
+  return {
+    says: `makes ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
+    plan: scalePlan(plan, pieces, mold),
+  };
 }
 
 function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Turned {

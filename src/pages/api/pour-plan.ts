@@ -1,7 +1,7 @@
 import { allFindings } from '../../core/checks/allFindings';
 import { reviewPlan, sayFinding } from '../../core/checks/review';
-import { planFileSchema } from '../../core/plan/plan';
 import { beginsAt } from '../../core/pourPlan/clock';
+import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
 import { pourPlanOf } from '../../server/pourPlan';
 import { readJson } from '../../server/readJson';
@@ -10,7 +10,7 @@ import { taskWords } from '../../words/en/work/taskWords';
 
 /** The pour plan of a plan file by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {
-  const file = await readJson(request, planFileSchema);
+  const file = await readJson(request, anyPlanFileSchema);
   const rules = workshop().houseRules.read().item;
   const review = reviewPlan(file, { rules, shelf: null });
   const { sheet } = review;

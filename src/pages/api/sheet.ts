@@ -1,12 +1,12 @@
 import { reviewPlan, sayFinding } from '../../core/checks/review';
-import { planFileSchema } from '../../core/plan/plan';
+import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
 import { readJson } from '../../server/readJson';
 import { workshop } from '../../server/workshop';
 
 /** The sheet of a plan file and its findings by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {
-  const { sheet, findings } = reviewPlan(await readJson(request, planFileSchema), {
+  const { sheet, findings } = reviewPlan(await readJson(request, anyPlanFileSchema), {
     rules: workshop().houseRules.read().item,
     shelf: null,
   });

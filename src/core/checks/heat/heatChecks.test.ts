@@ -47,7 +47,7 @@ const of = (findings: readonly Finding[], code: string) => {
 };
 const mended = (file: PlanFile, { mend }: Finding): PlanFile => {
   assert.ok(mend);
-  return { ...file, plan: applyMend(file.plan, mend) };
+  return { ...file, plan: applyMend(file, mend) };
 };
 
 test('a pour that is dragged too late bonds weakly; it says how warm it would have to be, and one press takes it back', () => {

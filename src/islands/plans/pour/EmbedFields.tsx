@@ -21,7 +21,7 @@ interface Props {
   sources: readonly Source[];
   /** From the sheet; nothing while it has no size. */
   figures: SheetEmbed | undefined;
-  pieces: number;
+  fills: number;
   showing: Showing;
   onChange(embed: Embed, about: string): void;
   onRemove(): void;
@@ -35,7 +35,7 @@ const GROUPS = { plan: 'Made ahead, by its plan', scrap: 'Scrap jar', piece: 'Bo
 const AS_IT_IS = { plan: 'as made', piece: 'as bought', scrap: '8 x 8 x 8 mm' } as const;
 
 /** One thing that is set in: what, how many or how much, how big, and where it sits. */
-export function EmbedFields({ embed, sources, figures, pieces, showing, onChange, onRemove }: Props) {
+export function EmbedFields({ embed, sources, figures, fills, showing, onChange, onRemove }: Props) {
   const source = sources.find(({ from }) => keyOf(from) === keyOf(embed.from));
   return (
     <fieldset className="border-base-300 grid grid-cols-2 gap-x-3 gap-y-1 rounded-lg border p-2 text-sm sm:grid-cols-4">
@@ -119,13 +119,13 @@ export function EmbedFields({ embed, sources, figures, pieces, showing, onChange
       )}
       {figures && (
         <p className="quiet col-span-2 self-end text-xs sm:col-span-3">
-          {inclusionAmount(figures, { pieces, of: pieces }, showing)} in all
+          {inclusionAmount(figures, { fills, of: fills }, showing)} in all
           {figures.perPiece !== null && figures.eachG !== null && (
             <>
               , {showMass(figures.eachG, showing)} each, {showMass(figures.massG, showing)}
             </>
           )}
-          ; takes {showVolume(figures.volumeMl / pieces, showing.locale)} of each piece
+          ; takes {showVolume(figures.volumeMl / fills, showing.locale)} of each cavity
         </p>
       )}
     </fieldset>

@@ -1,4 +1,5 @@
 import type { Embed } from '../../../core/plan/embed';
+import { freshId } from '../../../core/plan/ids';
 import { withPour } from '../planEdits';
 import { EmbedFields } from './EmbedFields';
 import type { PourPanelProps } from './pourPanel';
@@ -40,22 +41,22 @@ export function EmbedList({
       as === 'filling' ? (sources.find(({ kind }) => kind === 'scrap') ?? sources[0]) : sources[0];
     if (!source) return;
     const { from } = source;
+    const id = freshId(plan.pours, 'embed');
     const embed: Embed =
       as === 'filling'
-        ? { as, from, ofRoom: 0.3 }
-        : { as, from, perPiece: 1, size: null, heightMm: null, liftMm: 0, standsOutMm: 0 };
+        ? { id, as, from, ofRoom: 0.3 }
+        : { id, as, from, perPiece: 1, size: null, heightMm: null, liftMm: 0, standsOutMm: 0 };
     change([...embeds, embed], `embed ${Date.now()}`);
   }
   return (
     <section aria-label={`Set into ${letter}`} className="flex flex-col gap-2">
       {embeds.map((embed, index) => (
         <EmbedFields
-          // biome-ignore lint/suspicious/noArrayIndexKey: an embed is its place in the pour
-          key={index}
+          key={embed.id}
           embed={embed}
           sources={sources}
           figures={sheet?.pours[pourIndex]?.embeds.find(({ embedIndex }) => embedIndex === index)}
-          pieces={plan.pieces}
+          fills={sheet?.fills ?? 1}
           showing={showing}
           onChange={(next, about) =>
             change(

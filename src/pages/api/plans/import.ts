@@ -1,4 +1,4 @@
-import { planFileSchema } from '../../../core/plan/plan';
+import { anyPlanFileSchema } from '../../../formats/planFile';
 import { endpoint } from '../../../server/endpoint';
 import { importPlan } from '../../../server/importPlan';
 import { readJson } from '../../../server/readJson';
@@ -6,5 +6,5 @@ import { workshop } from '../../../server/workshop';
 
 export const POST = endpoint(async ({ request }) => ({
   status: 201,
-  body: importPlan(workshop(), await readJson(request, planFileSchema)),
+  body: importPlan(workshop(), await readJson(request, anyPlanFileSchema)),
 }));

@@ -1,16 +1,16 @@
 import type { Sheet, SheetEmbed } from '../../../core/plan/sheet';
 import { type Showing, showAmount, showNumber } from '../../../core/units/showQuantity';
-import { plural } from '../plural';
+import { counted } from '../plural';
 
-/** How many or how much of it for so many pieces: “24 pieces” together, or a weight for a filling. */
+/** How many or how much of it for so many cavities: “24 pieces” together, or a weight for a filling. */
 export function inclusionAmount(
   { perPiece, massG }: Pick<SheetEmbed, 'perPiece' | 'massG'>,
-  { pieces, of }: { pieces: number; of: number },
+  { fills, of }: { fills: number; of: number },
   showing: Showing,
 ): string {
   return perPiece === null
-    ? showAmount((massG * pieces) / of, false, showing)
-    : showAmount(perPiece * pieces, true, showing);
+    ? showAmount((massG * fills) / of, false, showing)
+    : showAmount(perPiece * fills, true, showing);
 }
 
 /**
@@ -18,8 +18,8 @@ export function inclusionAmount(
  * source.
  */
 export function inclusionWords(
-  sheet: Pick<Sheet, 'pours' | 'pieces'>,
-  pieces: number,
+  sheet: Pick<Sheet, 'pours' | 'fills'>,
+  fills: number,
   { pourIndexes, embedIndexes }: { pourIndexes: readonly number[]; embedIndexes: readonly number[] },
   showing: Showing,
 ): string {
@@ -27,14 +27,14 @@ export function inclusionWords(
   const own = (pour?.embeds ?? []).filter(({ embedIndex }) => embedIndexes.includes(embedIndex));
   return own
     .map((embed) => {
-      const amount = inclusionAmount(embed, { pieces, of: sheet.pieces }, showing);
+      const amount = inclusionAmount(embed, { fills, of: sheet.fills }, showing);
       if (embed.perPiece === null)
-        return `Share ${amount} of ${embed.name} out over ${pieces} ${plural(pieces, 'cavity', 'cavities')}, cold and spritzed.`;
+        return `Share ${amount} of ${embed.name} out over ${counted(fills, 'cavity', 'cavities')}, cold and spritzed.`;
       const depth =
         embed.bottomMm === null
           ? ''
           : `, its foot ${showNumber(embed.bottomMm, 0, showing.locale)} mm above the floor`;
-      return `Set in ${embed.perPiece} of ${embed.name} a piece, ${amount} in all${depth}. Spritz them first and hold them until the base does.`;
+      return `Set in ${embed.perPiece} of ${embed.name} a cavity, ${amount} in all${depth}. Spritz them first and hold them until the base does.`;
     })
     .join(' ');
 }

@@ -29,7 +29,7 @@ test('every stretch in words: what, how much, how warm, how long; hands-on momen
         embeds: [pieces(offcuts.id, { size: { by: 'ball', diameterMm: 8 } })],
       },
     ],
-    { pieces: 9, making: { ...USUAL_MAKING, freezerMin: 6 } },
+    { pieces: 36, making: { ...USUAL_MAKING, freezerMin: 6 } },
     {
       ...BOX,
       shape: { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25, draftDeg: 0, cornerMm: 0 },

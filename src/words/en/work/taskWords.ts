@@ -2,7 +2,7 @@ import type { Sheet } from '../../../core/plan/sheet';
 import { lengthWords, rangeWords } from '../../../core/pourPlan/lengthWords';
 import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
-import { piecesOfRound } from '../../../core/work/rounds';
+import { fillsOfRound } from '../../../core/work/rounds';
 import { inclusionAmount } from './inclusionWords';
 import { burstWords } from './meltWords';
 import { pourLetters } from './pourLetters';
@@ -69,7 +69,7 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
         .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
         .map(
           (embed) =>
-            `${inclusionAmount(embed, { pieces: piecesOfRound(sheet, task.round), of: sheet.pieces }, showing)} of ${embed.name}`,
+            `${inclusionAmount(embed, { fills: fillsOfRound(sheet, task.round), of: sheet.fills }, showing)} of ${embed.name}`,
         )
         .join(', ');
       return task.isFilling ? `Share out ${all} for ${letters}.` : `Set ${all} into ${letters}.`;

@@ -1,0 +1,107 @@
+import { barsPerCavity } from '../core/molds/bars';
+import { FILLING_FIELDS, PIECES_FIELDS } from '../core/plan/embed';
+import { type DraftEmbed, type DraftPlan, withIds } from '../core/plan/ids';
+import { localMoment, roomSchema } from '../core/plan/making';
+import {
+  checkNames,
+  DOSE_FIELDS,
+  doseMeaning,
+  FILE_FIELDS,
+  PLAN_FIELDS,
+  PLAN_FILE_VERSION,
+  type PlanFile,
+  POUR_FIELDS,
+  sameQuantity,
+} from '../core/plan/plan';
+import type { Quantity } from '../core/units/quantity';
+import { writeQuantity } from '../core/units/writeQuantity';
+import { z } from '../core/zod';
+
+/** A dose of version 1 means what its text says, and nothing else. */
+const doseSchema1 = z.strictObject(DOSE_FIELDS).superRefine(({ text, means }, context) => {
+  if (!sameQuantity(means, doseMeaning(text)))
+    context.addIssue({
+      code: 'custom',
+      path: ['means'],
+      message: `doesn’t say the same as the text “${text.slice(0, 40)}”. Correct one of the two.`,
+    });
+});
+
+const planSchema1 = z.strictObject({
+  ...PLAN_FIELDS,
+  /** What comes out of a cavity: a loaf, where it is sliced. */
+  pieces: z.int().min(1).max(100_000),
+  pours: z
+    .array(
+      z.strictObject({
+        ...POUR_FIELDS,
+        doses: z.array(doseSchema1).max(60),
+        embeds: z
+          .array(z.discriminatedUnion('as', [z.strictObject(PIECES_FIELDS), z.strictObject(FILLING_FIELDS)]))
+          .min(1)
+          .max(20)
+          .optional(),
+      }),
+    )
+    .min(1)
+    .max(26),
+  making: z
+    .strictObject({
+      room: roomSchema,
+      clock: z.strictObject({ at: z.enum(['start', 'finish']), time: localMoment }).nullable(),
+      freezerMin: z.number().min(1).max(600).nullable(),
+    })
+    .optional(),
+});
+
+/** The plan file, version 1: published, and read for ever. */
+export const planFileSchema1 = z
+  .strictObject({ ...FILE_FIELDS, version: z.literal(1), plan: planSchema1 })
+  .superRefine(checkNames);
+
+export type Plan1 = z.infer<typeof planSchema1>;
+
+/** A file of version 1 as one of version 2: it has the sheet that it had. */
+export function fromVersion1({ plan, ...file }: z.infer<typeof planFileSchema1>): PlanFile {
+  return { ...file, version: PLAN_FILE_VERSION, plan: withIds(draftFrom1(plan, barsPerCavity(file.mold))) };
+}
+
+/**
+ * A plan of version 1 without ids yet. Its pieces were loaves where a mold is sliced, and what it says a piece is shared
+ * out among their bars; a dose in a jug that goes on said what its pour holds.
+ */
+export function draftFrom1(plan: Plan1, bars: number): DraftPlan {
+  return {
+    ...plan,
+    pieces: plan.pieces * bars,
+    pours: plan.pours.map(({ doses, embeds, ...pour }) => ({
+      ...pour,
+      doses: doses.map((dose) => ({
+        ...dose,
+        ...(bars > 1 ? perBar(dose, bars) : {}),
+        ...(pour.way?.sameJug ? { counts: 'content' as const } : {}),
+      })),
+      ...(embeds ? { embeds: embeds as DraftEmbed[] } : {}),
+    })),
+  };
+}
+
+function perBar({ text, means }: { text: string; means: Quantity | null }, bars: number) {
+  if (means?.kind !== 'perPiece') return { text, means };
+  const { amount } = means;
+  const shared: Quantity = { kind: 'perPiece', amount: dividedBy(amount, bars) };
+  return { text: writeQuantity(shared), means: shared };
+}
+
+function dividedBy(amount: Extract<Quantity, { kind: 'perPiece' }>['amount'], by: number): typeof amount {
+  switch (amount.kind) {
+    case 'mass':
+      return { kind: 'mass', massG: amount.massG / by };
+    case 'volume':
+      return { kind: 'volume', volumeMl: amount.volumeMl / by };
+    case 'drops':
+      return { kind: 'drops', drops: amount.drops / by };
+    case 'blocks':
+      return { kind: 'blocks', blocks: amount.blocks / by };
+  }
+}
