@@ -20,8 +20,9 @@ export const botanicalBrowns: Check = {
       })),
 
   say: ({ about }) => ({
-    title: `${about} tends to brown`,
-    reason: 'Green and purple petals and leaves lose their colour in soap within weeks.',
+    title: `${about} may brown`,
+    reason:
+      'Petals and leaves lose their colour in soap within weeks, green and purple ones first; yellow and orange ones mostly keep it.',
     mendLabel: null,
   }),
 };

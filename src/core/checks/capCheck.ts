@@ -2,7 +2,7 @@ import type { Base } from '../materials/base';
 import type { Figure } from '../materials/defaults';
 import type { Sheet, SheetLine, SheetPour } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
-import { exceeds } from './exceeds';
+import { exceedsCap } from './exceeds';
 import type { Check, Finding } from './finding';
 import { timesDoses } from './timesDoses';
 
@@ -57,7 +57,7 @@ function checkPour(spec: CapSpec, pour: SheetPour, pourIndex: number): Finding[]
   const lines = pour.lines.filter((line) => !line.leaves && spec.counts(line, base));
   const ofBase = sumOf(lines, (line) => line.ofBase);
   const cap = spec.cap(base);
-  if (!exceeds(ofBase, cap.value)) return [];
+  if (!exceedsCap(ofBase, cap.value)) return [];
   const apart = spec.apart
     ? sumOf(
         pour.lines.filter((line) => spec.apart?.counts(line, base)),
@@ -96,7 +96,7 @@ function checkBar(spec: CapSpec, sheet: Sheet): Finding[] {
   const cap =
     sheet.pours.reduce((sum, pour, index) => sum + (caps[index]?.value ?? 0) * pour.baseG, 0) / baseG;
   const ofBase = massG / baseG;
-  if (!exceeds(ofBase, cap)) return [];
+  if (!exceedsCap(ofBase, cap)) return [];
   const assumed = caps.some((each) => each.assumed);
   return [
     {

@@ -22,7 +22,7 @@ test('a plan within all its limits has no findings', () => {
 });
 
 test('fragrance over the cap of the base stops; over a usual cap it cautions', () => {
-  const doses: [ReturnType<typeof fragrance>, string][] = [[fragrance(), '3.01 %']];
+  const doses: [ReturnType<typeof fragrance>, string][] = [[fragrance(), '3.1 %']];
   assert.deepEqual(codes(planFile([{ doses }])), ['stop fragrance-over-cap']);
   assert.deepEqual(codes(planFile([{ base: base({ fragranceCapOfBase: null }), doses }])), [
     'caution fragrance-over-cap',

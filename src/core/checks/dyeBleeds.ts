@@ -1,5 +1,6 @@
 import { bleeds } from '../materials/defaults';
 import type { SheetLine, SheetPour } from '../plan/sheet';
+import { layerGroups } from '../pours/layers';
 import type { Check, Finding } from './finding';
 
 /** A dye beside a pour of another colour: it moves across the line within days. */
@@ -8,9 +9,7 @@ export const dyeBleeds: Check = {
 
   run: (sheet) =>
     sheet.pours.flatMap((pour, pourIndex) => {
-      const others = [sheet.pours[pourIndex - 1], sheet.pours[pourIndex + 1]].filter(
-        (other): other is SheetPour => other !== undefined && !sameColour(pour, other),
-      );
+      const others = neighbours(sheet.pours, pourIndex).filter((other) => !sameColour(pour, other));
       if (others.length === 0) return [];
       return colours(pour).flatMap(({ material, doseIndex }): Finding[] => {
         const moves = material.kind === 'colorant' ? bleeds(material) : false;
@@ -40,6 +39,16 @@ export const dyeBleeds: Check = {
     mendLabel: null,
   }),
 };
+
+/** Everything a pour lies against: those beside it, and all of the layers below and above. */
+function neighbours(pours: readonly SheetPour[], pourIndex: number): SheetPour[] {
+  const groups = layerGroups(pours);
+  const layer = groups.findIndex((group) => group.includes(pourIndex));
+  return [layer - 1, layer, layer + 1]
+    .flatMap((place) => groups[place] ?? [])
+    .filter((other) => other !== pourIndex)
+    .flatMap((other) => pours[other] ?? []);
+}
 
 function colours(pour: SheetPour): SheetLine[] {
   return pour.lines.filter(({ material, massG }) => material.kind === 'colorant' && massG > 0);

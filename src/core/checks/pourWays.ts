@@ -33,7 +33,14 @@ export const pourWays: Check = {
       if (way.dropped) kinds.push(pourIndex === last ? 'dropped-last' : 'dye-pockets');
       if (way.trimmed && pourIndex !== 0 && pours.slice(pourIndex + 1).some((other) => !other.way.trimmed))
         kinds.push('trimmed-between');
-      if (radius !== null && fromMm === 0 && toMm !== null && toMm > radius + 0.05)
+      // A half is nearly full before the other is clamped on, whatever the pour that does it.
+      if (
+        radius !== null &&
+        fromMm !== null &&
+        toMm !== null &&
+        toMm > radius + 0.05 &&
+        fromMm < radius * HALF_FULL - 0.05
+      )
         kinds.push('ball-at-once');
       return kinds.map((kind) => ({
         code: pourWays.code,
@@ -84,5 +91,7 @@ export const pourWays: Check = {
   },
 };
 
+/** A half that is filled to so much of its height is nearly full. Our own assumption. */
+const HALF_FULL = 0.8;
 /** How far below the seam the first half is left. Our own assumption. */
 const NEARLY_FULL_MM = 2;

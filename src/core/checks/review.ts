@@ -7,6 +7,7 @@ import { allergens } from './allergens';
 import { belowWorkingRange } from './belowWorkingRange';
 import { botanicalBrowns } from './botanicalBrowns';
 import { candleOnly } from './candleOnly';
+import { doseReadsOtherwise } from './doseReadsOtherwise';
 import { doseUnreadable } from './doseUnreadable';
 import { dyeBleeds } from './dyeBleeds';
 import { embedsFit } from './embedsFit';
@@ -29,6 +30,7 @@ import { oneJug } from './oneJug';
 import { origins } from './origins';
 import { overdone } from './overdone';
 import { overSupplierLimit } from './overSupplierLimit';
+import { pourOverCeiling } from './pourOverCeiling';
 import { pourSizes, sizeFinding } from './pourSizes';
 import { pourWays } from './pourWays';
 import { relationUnresolved } from './relationUnresolved';
@@ -47,8 +49,10 @@ const CHECKS: readonly Check[] = [
   embedsFit,
   jugTooSmall,
   moldTooHot,
+  pourOverCeiling,
   freezerRefused,
   doseUnreadable,
+  doseReadsOtherwise,
   relationUnresolved,
   notForSkin,
   candleOnly,

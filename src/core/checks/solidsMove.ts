@@ -1,5 +1,13 @@
+import type { Additive } from '../materials/additive';
+import type { Base } from '../materials/base';
+import { baseDensity } from '../materials/defaults';
 import { doseLines } from './doseLines';
 import type { Check } from './finding';
+
+/** By what it weighs where the shelf knows it; else grit sinks and petals float. Common practice, no source. */
+function floats({ densityGPerMl, role }: Additive, base: Base): boolean {
+  return densityGPerMl === null ? role === 'botanical' : densityGPerMl < baseDensity(base).value;
+}
 
 /** Grit that sinks and petals that float where the base does not hold them. */
 export const solidsMove: Check = {
@@ -20,7 +28,7 @@ export const solidsMove: Check = {
           text: base.name,
           ...(base.suspension === null ? { materialId: base.id } : {}),
           figures: {
-            floats: material.role === 'botanical' ? 1 : 0,
+            floats: floats(material, base) ? 1 : 0,
             unknown: base.suspension === null ? 1 : 0,
           },
           assumed: false,

@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { type Figure, stirredDensity } from './defaults';
 import { common, materialId, type SKIN_RELEASES } from './fields';
 import type { Allergen, Fragrance } from './fragrance';
 import { readingSchema } from './reading';
@@ -85,7 +86,7 @@ export function blendAsFragrance(blend: Blend, records: Records): Fragrance {
       ? 'essential-oil'
       : 'fragrance-oil',
     skin: GRAVITY.find((skin) => materials.some((material) => material.skin === skin)) ?? 'unknown',
-    densityGPerMl: inverse(known(shares, ({ material, share }) => over(share, material.densityGPerMl))),
+    densityGPerMl: blendDensity(shares).value,
     maxOfProduct: tightest(shares),
     usualLeastOfBase: null,
     usualMostOfBase: null,
@@ -95,8 +96,18 @@ export function blendAsFragrance(blend: Blend, records: Records): Fragrance {
 }
 
 const times = (share: number, figure: number | null) => (figure === null ? null : share * figure);
-const over = (share: number, figure: number | null) => (figure === null ? null : share / figure);
-const inverse = (figure: number | null) => (figure === null ? null : 1 / figure);
+
+/**
+ * What a millilitre of a blend weighs: the volumes of its members add up, each at its own density or at a usual one where
+ * nobody knows it.
+ */
+export function blendDensity(shares: readonly BlendShare[]): Figure {
+  const figures = shares.map(({ material, share }) => ({ share, ...stirredDensity(material) }));
+  return {
+    value: 1 / figures.reduce((sum, { share, value }) => sum + share / value, 0),
+    assumed: figures.some(({ assumed }) => assumed),
+  };
+}
 
 /** The sum over all members, or null when one of them is unknown. */
 function known(shares: BlendShare[], figure: (share: BlendShare) => number | null): number | null {

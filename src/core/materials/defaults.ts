@@ -1,5 +1,5 @@
 import { DEFAULT_ML_PER_DROP } from '../units/factors';
-import { isPowderRole } from './additive';
+import { type Additive, isPowderRole } from './additive';
 import type { Base } from './base';
 import type { DosedMaterial } from './material';
 import { meanOf } from './reading';
@@ -14,10 +14,14 @@ export interface Figure {
 export const DEFAULT_BASE_DENSITY_G_PER_ML = 1.05;
 
 /** From memory: most fragrance oils lie between 0.88 and 1.05 g/mL, dry powders pack to about half of water. */
-const DENSITY_G_PER_ML = { fragrance: 0.95, colorant: 1, additive: 1, dispersant: 1 } as const;
+const DENSITY_G_PER_ML = { fragrance: 0.95, colorant: 1, additive: 1 } as const;
 const BULK_DENSITY_G_PER_ML = 0.5;
-/** From memory: vegetable oils lie between 0.91 and 0.93 g/mL. */
-const OIL_DENSITY_G_PER_ML = 0.92;
+/** From memory: vegetable oils lie between 0.91 and 0.93 g/mL, honey at 1.42, glycerin at 1.26. */
+const ROLE_DENSITY_G_PER_ML: Partial<Record<Additive['role'], number>> = { oil: 0.92, humectant: 1.26 };
+const HONEY_DENSITY_G_PER_ML = 1.42;
+const GLYCERIN_DENSITY_G_PER_ML = 1.26;
+/** From memory: isopropyl alcohol. */
+const ALCOHOL_DENSITY_G_PER_ML = 0.79;
 
 /** Our own assumption: a colour block is about an ounce. */
 const BLOCK_MASS_G = 28;
@@ -53,8 +57,17 @@ export function baseDensity(base: Pick<Base, 'densityGPerMl'>): Figure {
 
 /** Grams a millilitre the material takes up once it is stirred into the base. */
 export function stirredDensity(material: DosedMaterial): Figure {
-  const isOil = material.kind === 'additive' && material.role === 'oil';
-  return figure(material.densityGPerMl, isOil ? OIL_DENSITY_G_PER_ML : DENSITY_G_PER_ML[material.kind]);
+  return figure(material.densityGPerMl, usualDensity(material));
+}
+
+/** By its name where that says what it is, else by its role. */
+function usualDensity(material: DosedMaterial): number {
+  if (/\bhoney\b/i.test(material.name)) return HONEY_DENSITY_G_PER_ML;
+  if (/\bglycerine?\b/i.test(material.name)) return GLYCERIN_DENSITY_G_PER_ML;
+  if (material.kind === 'dispersant')
+    return material.leaves ? ALCOHOL_DENSITY_G_PER_ML : GLYCERIN_DENSITY_G_PER_ML;
+  const ofRole = material.kind === 'additive' ? ROLE_DENSITY_G_PER_ML[material.role] : undefined;
+  return ofRole ?? DENSITY_G_PER_ML[material.kind];
 }
 
 /** Grams a millilitre of the material as it lies in a spoon: as weighed, else loose for a powder, itself for a liquid. */

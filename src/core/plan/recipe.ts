@@ -1,5 +1,5 @@
 import type { Base } from '../materials/base';
-import { blendAsFragrance, blendShares } from '../materials/blend';
+import { blendAsFragrance, blendDensity, blendShares } from '../materials/blend';
 import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import { barsPerCavity, fillsFor } from '../molds/bars';
@@ -172,7 +172,7 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
       settle(
         dose,
         isShare(means) ? 'share' : 'fixed',
-        measure(means, weighedAs(material, materials), plan, mold),
+        withBlendDensity(measure(means, weighedAs(material, materials), plan, mold), material, materials),
       );
   }
   const open = new Set(joined.filter(({ means }) => means?.kind === 'times'));
@@ -208,6 +208,15 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
 
 function isShare(means: Quantity): boolean {
   return ['ofBase', 'volumePerBase', 'dropsPerBase', 'blocksPerBase'].includes(means.kind);
+}
+
+/** A spoon or a drop of a blend rests on a usual density where that of one of its members is not known. */
+function withBlendDensity(measured: Measured, material: DoseableMaterial, materials: Materials): Measured {
+  if (material.kind !== 'blend' || measured.exact || measured.assumed.includes('spoon-density'))
+    return measured;
+  return blendDensity(blendShares(material, materials)).assumed
+    ? { ...measured, assumed: [...measured.assumed, 'spoon-density'] }
+    : measured;
 }
 
 /** A blend's own bottle is measured out like a fragrance. */

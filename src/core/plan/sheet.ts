@@ -9,7 +9,7 @@ import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { standing } from './displaced';
 import { makingSchema, USUAL_MAKING, whenSchema } from './making';
-import { type PlanFile, type Pour, pourLetter, USES } from './plan';
+import { type PlanFile, type Pour, pourLetter, readsOtherwise, USES } from './plan';
 import { pourSizeSchema } from './pourSize';
 import { type PourRoom, pourVolumes, type SizeFault, sizeFaultSchema } from './pourVolumes';
 import { pourWaySchema } from './pourWay';
@@ -114,6 +114,10 @@ export const sheetPourSchema = z.strictObject({
   size: pourSizeSchema,
   when: whenSchema,
   lines: z.array(sheetLineSchema),
+  /** Doses whose text would be read otherwise now than when they were typed. */
+  readOtherwise: z
+    .array(z.strictObject({ doseIndex: z.int().nonnegative(), name: z.string(), text: z.string() }))
+    .default([]),
   unreadable: z.array(
     z.strictObject({
       doseIndex: z.int().nonnegative(),
@@ -252,7 +256,7 @@ function makePour(
   pour: RecipePour,
   pourIndex: number,
   room: PourRoom,
-  { id, size, way = {}, when = {} }: Pour,
+  { id, size, doses, way = {}, when = {} }: Pour,
   file: PlanFile,
 ): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
   const { jugLossFraction } = file.plan;
@@ -289,8 +293,24 @@ function makePour(
     size,
     when,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
+    readOtherwise: otherwiseOf(doses, file),
     unreadable: pour.unreadable,
   });
+}
+
+function otherwiseOf(doses: Pour['doses'], { materials }: PlanFile): SheetPour['readOtherwise'] {
+  if (!doses.some(readsOtherwise)) return [];
+  return doses.flatMap((each, doseIndex) =>
+    readsOtherwise(each)
+      ? [
+          {
+            doseIndex,
+            name: materials.find(({ id }) => id === each.materialId)?.name ?? '',
+            text: each.text,
+          },
+        ]
+      : [],
+  );
 }
 
 function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {

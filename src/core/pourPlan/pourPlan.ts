@@ -98,6 +98,9 @@ export const pourPlanSchema = z.strictObject({
   /** From the last pour of a filling. */
   unmold: rangeSchema,
   unmoldC: tempC,
+  cutC: tempC.nullable(),
+  /** What its core never gets cold enough for in this room; null where it does. */
+  never: z.enum(['unmold', 'cut']).nullable(),
   cut: rangeSchema.nullable(),
   /** From the first action to the last, but for hardening; and until the last bar is out of its mold. */
   done: rangeSchema,

@@ -53,6 +53,8 @@ export interface RunTimes {
   /** From the last pour. */
   unmoldS: number;
   cutS: number | null;
+  /** What its core never gets cold enough for in this room; null where it does. */
+  never: 'unmold' | 'cut' | null;
   /** Out of the freezer; null where it was not in one. */
   dew: Dew | null;
 }
@@ -280,7 +282,7 @@ function untilOut(
   around: Surroundings,
   moments: LayerMoment[],
   floor: number,
-): Pick<RunTimes, 'unmoldS' | 'cutS' | 'dew'> {
+): Pick<RunTimes, 'unmoldS' | 'cutS' | 'never' | 'dew'> {
   let passedS = skinS;
   let [unmoldS, cutS]: [number | null, number | null] = [null, null];
   let coreBefore = coreC(stack, CELLS_BELOW);
@@ -317,8 +319,10 @@ function untilOut(
   }
   const isOut = () => unmoldS !== null && (heat.cutC === null || cutS !== null);
   if (!isOut()) conduct(stack, endsOf(cavity, around), LONGEST_S, look, COARSE);
-  // A room that is warmer than it asks for never gets it there; a day and a half is said then.
+  // A room that is warmer than it asks for never gets it there; what follows is placed after a day and a half.
+  const never = unmoldS === null ? 'unmold' : heat.cutC !== null && cutS === null ? 'cut' : null;
   return {
+    never,
     unmoldS: unmoldS ?? passedS + LONGEST_S,
     cutS: heat.cutC === null ? null : (cutS ?? passedS + LONGEST_S),
     dew,

@@ -86,6 +86,8 @@ export function tellPourPlan(told: Told): PourPlan {
     roundsInAll: sheet.totals.rounds,
     unmold,
     unmoldC: heat.unmoldC,
+    cutC: heat.cutC,
+    never: middle.never,
     cut,
     done: late(cut ?? unmold, doneS),
     out: late(unmold, outS),

@@ -162,7 +162,7 @@ export default function PlanWorkspace(props: Props) {
             file={file}
             pourIndex={pour}
             sheet={sheet}
-            findings={findings}
+            findings={ofSheet}
             context={context}
             showing={showing}
             onEdit={edit}

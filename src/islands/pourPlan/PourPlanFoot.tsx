@@ -98,6 +98,13 @@ function Summary({
   const hardens = tasks.some(({ kind }) => kind === 'harden');
   const hands = `${lengthWords(handsS, locale)} of it hands on`;
   const more = roundsInAll > rounds ? ` The first ${rounds} of ${roundsInAll} rounds are listed.` : '';
+  if (pourPlan.never !== null)
+    return (
+      <strong className="text-warning">
+        It does not get cold enough to {pourPlan.never === 'cut' ? 'be cut' : 'come out'} in this room: see
+        the checks.
+      </strong>
+    );
   if (begins === null)
     return (
       <>

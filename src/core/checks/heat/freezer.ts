@@ -48,6 +48,8 @@ export const freezer: HeatCheck = {
       found.push(
         finding('turns-tacky', 'caution', {
           about: tacky.base.name,
+          ...(tacky.base.bearsFreezer === null ? { materialId: tacky.base.id } : {}),
+          figures: { unknown: tacky.base.bearsFreezer === null ? 1 : 0 },
           mend: [{ edit: 'set-freezer', freezerMin: null }],
         }),
       );
@@ -71,7 +73,7 @@ export const freezer: HeatCheck = {
   },
 
   say({ about, text, figures }, showing) {
-    const { kind = 0, freezerMin = 0, mostMin = 0, dewC = 0, outS = 0, dryS = 0 } = figures;
+    const { kind = 0, freezerMin = 0, mostMin = 0, dewC = 0, outS = 0, dryS = 0, unknown = 0 } = figures;
     const dew = showTemperature(dewC, showing);
     const until = text ? ` until ${showClock(later(text, outS + dryS), showing.locale, text)}` : '';
     const length = (minutes: number) => lengthWords(minutes * 60, showing.locale);
@@ -82,8 +84,12 @@ export const freezer: HeatCheck = {
         mendLabel: `Take it out after ${length(mostMin)}`,
       },
       'turns-tacky': {
-        title: `${about} does not bear the freezer`,
-        reason: 'It gathers water and turns tacky. The house rule keeps the freezer for low-sweat bases.',
+        title: unknown
+          ? `It is not known whether ${about} bears the freezer`
+          : `${about} does not bear the freezer`,
+        reason: unknown
+          ? 'Most bases that are not low-sweat gather water and turn tacky. The house rule keeps the freezer for low-sweat bases.'
+          : 'It gathers water and turns tacky. The house rule keeps the freezer for low-sweat bases.',
         mendLabel: 'Leave the freezer out',
       },
       dew: {

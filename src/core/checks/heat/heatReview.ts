@@ -4,7 +4,9 @@ import { breaksThrough } from './breaksThrough';
 import { freezer } from './freezer';
 import { grainMoves } from './grainMoves';
 import type { HeatCheck, HeatContext } from './heatCheck';
+import { hotOnSkin } from './hotOnSkin';
 import { jugTooThick } from './jugTooThick';
+import { neverOut } from './neverOut';
 import { pointsMelt } from './pointsMelt';
 import { sweats } from './sweats';
 import { tooLate } from './tooLate';
@@ -19,6 +21,8 @@ export const HEAT_CHECKS: readonly HeatCheck[] = [
   tooLate,
   sweats,
   pointsMelt,
+  hotOnSkin,
+  neverOut,
 ];
 
 /** Everything the pour plan tells against the plan, gravest first. */

@@ -1,0 +1,185 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import {
+  additive,
+  BOX,
+  base,
+  blend,
+  colorant,
+  type FilePour,
+  fragrance,
+  isClose,
+  mold,
+  planFile,
+  sheetOf,
+} from '../../../tests/support/planFiles';
+import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { stirredDensity } from '../materials/defaults';
+import { USUAL_MAKING } from '../plan/making';
+import type { PlanFile } from '../plan/plan';
+import { beginsAt } from '../pourPlan/clock';
+import { makePourPlan } from '../pourPlan/makePourPlan';
+import { allFindings } from './allFindings';
+import { reviewPlan } from './review';
+
+function found(file: PlanFile, code: string) {
+  return reviewPlan(file).findings.filter((finding) => finding.code === code);
+}
+
+function heatFound(file: PlanFile, code: string) {
+  const review = reviewPlan(file);
+  assert.ok(review.sheet);
+  const pourPlan = makePourPlan(review.sheet, USUAL_HOUSE_RULES, 2);
+  return allFindings(review, pourPlan, USUAL_HOUSE_RULES, null).filter((finding) => finding.code === code);
+}
+
+test('a dose at the cap of its base is within it, with what a scale and a hand can’t tell; beyond is not', () => {
+  const capped = base({ fragranceCapOfBase: 0.02 });
+  const at = (text: string) =>
+    found(planFile([{ base: capped, doses: [[fragrance(), text]] }]), 'fragrance-over-cap').length;
+  assert.deepEqual([at('2 %'), at('2.04 %'), at('2.06 %'), at('3 %')], [0, 0, 1, 1]);
+  // 2 g in 100 g of base is 2 %, whatever the last digits of the solve are.
+  const grams = planFile([{ base: capped, doses: [[fragrance(), '2 g/100 g']] }]);
+  assert.equal(found(grams, 'fragrance-over-cap').length, 0);
+  // A small cap has less to give: a fortieth of it.
+  const small = base({ fragranceCapOfBase: 0.004 });
+  const atSmall = (text: string) =>
+    found(planFile([{ base: small, doses: [[fragrance(), text]] }]), 'fragrance-over-cap').length;
+  assert.deepEqual([atSmall('0.409 %'), atSmall('0.42 %')], [0, 1]);
+});
+
+test('a supplier’s limit allows for rounding and for nothing else', () => {
+  const limited = fragrance({ maxOfProduct: 0.02 });
+  const at = (share: number) =>
+    found(planFile([{ doses: [[limited, `${(share * 100).toFixed(6)} %`]] }]), 'over-supplier-limit').length;
+  // p of base is p / (1 + p) of product: 2 % of product are 2.040816 % of base.
+  assert.deepEqual([at(0.02 / 0.98), at(0.020413)], [0, 1]);
+});
+
+test('a blend with one density that nobody knows is weighed by those that are known', () => {
+  const [a, b] = [
+    fragrance({ id: 'a', densityGPerMl: 1.1 }),
+    fragrance({ id: 'b', name: 'Other', densityGPerMl: null }),
+  ];
+  const mix = blend([
+    [a, 3],
+    [b, 1],
+  ]);
+  const sheet = sheetOf(planFile([{ doses: [[mix, '10 mL']] }], {}, mold(), [a, b]));
+  const massG = sheet.pours[0]?.lines.reduce((sum, line) => sum + line.massG, 0) ?? 0;
+  // By hand: 1 / (0.75 / 1.1 + 0.25 / 0.95) = 1.058228 g/mL.
+  assert.ok(isClose(massG, 10.58228, 1e-6), `${massG}`);
+  assert.ok(sheet.pours[0]?.lines.every(({ assumed }) => assumed.includes('spoon-density')));
+});
+
+test('usual densities: honey, glycerin and oils, from memory', () => {
+  const usual = (over: Parameters<typeof additive>[0]) =>
+    stirredDensity(additive({ densityGPerMl: null, ...over })).value;
+  assert.equal(usual({ name: 'Wild honey', role: 'humectant' }), 1.42);
+  assert.equal(usual({ name: 'Glycerin', role: 'humectant' }), 1.26);
+  assert.equal(usual({ name: 'Sweet almond', role: 'oil' }), 0.92);
+  assert.equal(usual({ name: 'Something', role: 'other' }), 1);
+});
+
+test('a pour that is to be hotter than its base bears is a stop, not quietly lowered', () => {
+  const hot = (atC: number) =>
+    found(planFile([{ base: base({ ceilingC: 70 }), when: { atC } }], {}, BOX), 'pour-over-ceiling');
+  assert.equal(hot(70).length, 0);
+  assert.equal(hot(74)[0]?.severity, 'stop');
+});
+
+test('hotter than the house rule onto a fresh skin is a caution, and none where the layer has gone cold', () => {
+  const layered = (when: FilePour['when']): PlanFile =>
+    planFile([{ size: '8 mm' }, { size: 'rest', ...(when ? { when } : {}) }], {}, BOX);
+  assert.equal(heatFound(layered({ atC: 57 }), 'heat-hot-on-skin')[0]?.severity, 'caution');
+  assert.equal(heatFound(layered({ atC: 52 }), 'heat-hot-on-skin').length, 0);
+  assert.equal(heatFound(layered(undefined), 'heat-hot-on-skin').length, 0);
+  assert.equal(heatFound(layered({ atC: 57, afterMin: 60 }), 'heat-hot-on-skin').length, 0);
+});
+
+test('a core that never gets cold enough says so, and not that it takes a day and a half', () => {
+  const wooden = mold({ ...BOX, madeOf: 'wood' });
+  const at = (tempC: number) =>
+    planFile([{}], { making: { ...USUAL_MAKING, room: { ...USUAL_MAKING.room, tempC } } }, wooden);
+  const [never] = heatFound(at(30), 'heat-never-out');
+  assert.equal(never?.severity, 'caution');
+  assert.equal(never?.figures.roomC, 30);
+  assert.equal(heatFound(at(21), 'heat-never-out').length, 0);
+});
+
+test('eight hundred rounds take twenty times as long as forty, and begin as much earlier', () => {
+  const clock = { at: 'finish' as const, time: '2026-12-01T12:00' };
+  const plan = (rounds: number) => {
+    const sheet = sheetOf(
+      planFile([{}], { pieces: rounds, making: { ...USUAL_MAKING, clock } }, { ...BOX, cavities: 1 }),
+    );
+    return makePourPlan(sheet, USUAL_HOUSE_RULES, 0);
+  };
+  const [forty, many] = [plan(40), plan(834)];
+  assert.deepEqual([forty.rounds, forty.roundsInAll, many.rounds, many.roundsInAll], [40, 40, 40, 834]);
+  const each = (forty.done.middle - plan(20).done.middle) / 20;
+  assert.ok(Math.abs(many.done.middle - forty.done.middle - 794 * each) < 0.02 * many.done.middle);
+  assert.ok((beginsAt(many, clock) ?? '') < (beginsAt(forty, clock) ?? ''));
+});
+
+test('a dye bleeds into whatever it lies against: beside it, and both of two halves above', () => {
+  const dye = colorant({ id: 'dye', name: 'Dye', form: 'dye' });
+  const file = planFile(
+    [
+      { size: '8 mm', doses: [[dye, '0.1 %']] },
+      { size: '8 mm', base: base({ id: 'white', look: 'white' }) },
+      { way: { besideShare: 0.5 } },
+      { size: 'rest' },
+    ],
+    {},
+    BOX,
+  );
+  assert.deepEqual(
+    found(file, 'dye-bleeds').map(({ pourIndex, text }) => [pourIndex, text]),
+    [[0, 'B and C']],
+  );
+});
+
+test('beads lighter than the base float, whatever they are called', () => {
+  const beads = additive({ id: 'beads', name: 'Beads', role: 'grit', densityGPerMl: 0.9 });
+  const [moves] = found(
+    planFile([{ base: base({ suspension: false }), doses: [[beads, '2 %']] }]),
+    'solids-move',
+  );
+  assert.equal(moves?.figures.floats, 1);
+  const stones = { ...beads, densityGPerMl: 2.6 };
+  const [sinks] = found(
+    planFile([{ base: base({ suspension: false }), doses: [[stones, '2 %']] }]),
+    'solids-move',
+  );
+  assert.equal(sinks?.figures.floats, 0);
+});
+
+test('whether a base bears the freezer is not known until somebody says', () => {
+  const frozen = (bearsFreezer: boolean | null) =>
+    heatFound(
+      planFile([{ base: base({ bearsFreezer }) }], { making: { ...USUAL_MAKING, freezerMin: 5 } }, BOX),
+      'heat-freezer',
+    ).find(({ about }) => about === 'Test base');
+  assert.equal(frozen(false)?.figures.unknown, 0);
+  assert.equal(frozen(null)?.figures.unknown, 1);
+  assert.equal(frozen(null)?.materialId, 'base-1');
+  assert.equal(frozen(true), undefined);
+});
+
+test('a dose keeps what it meant, and one that has become readable is read', () => {
+  const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
+  const [pour] = file.plan.pours;
+  const [dose] = pour?.doses ?? [];
+  assert.ok(pour && dose);
+  const withDose = (over: Partial<typeof dose>): PlanFile => ({
+    ...file,
+    plan: { ...file.plan, pours: [{ ...pour, doses: [{ ...dose, ...over }] }] },
+  });
+  const otherwise = withDose({ means: { kind: 'ofBase', fractionOfBase: 0.03 } });
+  assert.ok(isClose(sheetOf(otherwise).pours[0]?.lines[0]?.ofBase ?? 0, 0.03));
+  assert.equal(found(otherwise, 'dose-reads-otherwise').length, 1);
+  const nowReadable = withDose({ means: null });
+  assert.ok(isClose(sheetOf(nowReadable).pours[0]?.lines[0]?.ofBase ?? 0, 0.02));
+  assert.equal(found(nowReadable, 'dose-reads-otherwise').length, 0);
+});
