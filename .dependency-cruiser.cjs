@@ -43,6 +43,13 @@ module.exports = {
       from: { path: '^src/(?!pages/)' },
       to: { path: below('pages') },
     },
+    {
+      name: 'words-on-core',
+      severity: 'error',
+      comment: 'what a person reads is made of what core returns, and of nothing else',
+      from: { path: below('words'), pathNot: '\\.test\\.ts$' },
+      to: { pathNot: ['^src/(core|words)/'] },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'no-missing',

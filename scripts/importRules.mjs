@@ -31,6 +31,7 @@ export async function brokenImports(projectFolder, fewest = FEWEST_MODULES) {
   return [
     ...output.summary.violations.map(({ rule, from, to }) => `${rule.name}: ${from} → ${to}`),
     ...astroFilesThatReachTheDatabase(projectFolder),
+    ...foldersInACircle(output.modules),
   ];
 }
 
@@ -39,4 +40,35 @@ function astroFilesThatReachTheDatabase(projectFolder) {
   return filesBelow([join(projectFolder, 'src')], '.astro')
     .filter((path) => /from '[./]+\/db\//.test(readFileSync(path, 'utf8')))
     .map((path) => `pages-through-server: ${path.slice(projectFolder.length + 1)} → src/db`);
+}
+
+/**
+ * Folders of core that import one another, straight or through others.
+ *
+ * @param {readonly { source: string, dependencies: readonly { resolved: string }[] }[]} modules
+ */
+function foldersInACircle(modules) {
+  const folderOf = (/** @type {string} */ path) => /^src\/core\/([^/]+)\//.exec(path)?.[1];
+  /** @type {Map<string, Set<string>>} */
+  const below = new Map();
+  for (const { source, dependencies } of modules) {
+    const from = folderOf(source);
+    if (from === undefined || source.endsWith('.test.ts')) continue;
+    const reached = below.get(from) ?? new Set();
+    for (const { resolved } of dependencies) {
+      const to = folderOf(resolved);
+      if (to !== undefined && to !== from) reached.add(to);
+    }
+    below.set(from, reached);
+  }
+  const reaches = (/** @type {string} */ from, /** @type {string} */ to, seen = new Set()) => {
+    for (const next of below.get(from) ?? []) {
+      if (next === to) return true;
+      if (!seen.has(next) && reaches(next, to, seen.add(next))) return true;
+    }
+    return false;
+  };
+  return [...below.keys()]
+    .filter((folder) => reaches(folder, folder))
+    .map((folder) => `folder-circle: src/core/${folder} → src/core/${folder}`);
 }

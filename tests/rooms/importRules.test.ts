@@ -9,12 +9,16 @@ const project = process.cwd();
 
 /** The sources in a folder of their own, with one file planted among them. */
 async function withPlanted(path: string, text: string): Promise<string[]> {
+  return (await brokenIn(path, text)).filter((broken) => broken.includes('planted'));
+}
+
+async function brokenIn(path: string, text: string): Promise<string[]> {
   const folder = mkdtempSync(join(tmpdir(), 'tallow-rooms-'));
   try {
     cpSync(join(project, 'src'), join(folder, 'src'), { recursive: true });
     cpSync(join(project, 'tsconfig.json'), join(folder, 'tsconfig.json'));
     writeFileSync(join(folder, path), text);
-    return (await brokenImports(folder)).filter((broken) => broken.includes('planted'));
+    return await brokenImports(folder);
   } finally {
     rmSync(folder, { recursive: true });
   }
@@ -34,6 +38,16 @@ test('a planted violation is seen: core that reaches the database', async () => 
   assert.deepEqual(rulesOf(broken), ['core-stands-alone']);
 });
 
+test('a planted violation is seen: core that reaches words, and words that reach the server', async () => {
+  const core = await withPlanted('src/core/planted.ts', "export { counted } from '../words/en/plural';\n");
+  assert.deepEqual(rulesOf(core), ['core-stands-alone']);
+  const words = await withPlanted(
+    'src/words/en/planted.ts',
+    "export { findRun } from '../../server/runs';\n",
+  );
+  assert.deepEqual(rulesOf(words), ['words-on-core']);
+});
+
 test('a planted violation is seen: an island that reaches the server', async () => {
   const broken = await withPlanted('src/islands/planted.ts', "export { findRun } from '../server/runs';\n");
   assert.ok(rulesOf(broken).includes('browser-never-reaches-server'));
@@ -45,6 +59,11 @@ test('a planted violation is seen: a page that goes past the server', async () =
     "---\nimport { openDatabase } from '../db/connection';\n---\n",
   );
   assert.deepEqual(rulesOf(broken), ['pages-through-server']);
+});
+
+test('a planted violation is seen: a folder of core that is imported by one it imports', async () => {
+  const broken = await brokenIn('src/core/units/planted.ts', "export { makeSheet } from '../plan/sheet';\n");
+  assert.ok(rulesOf(broken).includes('folder-circle'));
 });
 
 test('a folder in which hardly anything is seen does not pass', async () => {

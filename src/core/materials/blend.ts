@@ -1,5 +1,4 @@
 import { z } from '../zod';
-import { type Figure, stirredDensity } from './defaults';
 import { common, materialId, type SKIN_RELEASES } from './fields';
 import type { Allergen, Fragrance } from './fragrance';
 import { readingSchema } from './reading';
@@ -86,7 +85,7 @@ export function blendAsFragrance(blend: Blend, records: Records): Fragrance {
       ? 'essential-oil'
       : 'fragrance-oil',
     skin: GRAVITY.find((skin) => materials.some((material) => material.skin === skin)) ?? 'unknown',
-    densityGPerMl: blendDensity(shares).value,
+    densityGPerMl: inverse(known(shares, ({ material, share }) => over(share, material.densityGPerMl))),
     maxOfProduct: tightest(shares),
     usualLeastOfBase: null,
     usualMostOfBase: null,
@@ -95,19 +94,9 @@ export function blendAsFragrance(blend: Blend, records: Records): Fragrance {
   };
 }
 
+const over = (share: number, figure: number | null) => (figure === null ? null : share / figure);
+const inverse = (figure: number | null) => (figure === null ? null : 1 / figure);
 const times = (share: number, figure: number | null) => (figure === null ? null : share * figure);
-
-/**
- * What a millilitre of a blend weighs: the volumes of its members add up, each at its own density or at a usual one where
- * nobody knows it.
- */
-export function blendDensity(shares: readonly BlendShare[]): Figure {
-  const figures = shares.map(({ material, share }) => ({ share, ...stirredDensity(material) }));
-  return {
-    value: 1 / figures.reduce((sum, { share, value }) => sum + share / value, 0),
-    assumed: figures.some(({ assumed }) => assumed),
-  };
-}
 
 /** The sum over all members, or null when one of them is unknown. */
 function known(shares: BlendShare[], figure: (share: BlendShare) => number | null): number | null {

@@ -1,5 +1,6 @@
 import type { Base } from '../materials/base';
-import { blendAsFragrance, blendDensity, blendShares } from '../materials/blend';
+import { blendAsFragrance, blendShares } from '../materials/blend';
+import { blendDensity } from '../materials/blendDensity';
 import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import { barsPerCavity, fillsFor } from '../molds/bars';
@@ -221,7 +222,11 @@ function withBlendDensity(measured: Measured, material: DoseableMaterial, materi
 
 /** A blend's own bottle is measured out like a fragrance. */
 export function weighedAs(material: DoseableMaterial, materials: Materials): DosedMaterial {
-  return material.kind === 'blend' ? blendAsFragrance(material, materials) : material;
+  if (material.kind !== 'blend') return material;
+  return {
+    ...blendAsFragrance(material, materials),
+    densityGPerMl: blendDensity(blendShares(material, materials)).value,
+  };
 }
 
 function timesSum(factor: number, doses: RecipeDose[]): Measured {
