@@ -161,11 +161,11 @@ export const BOAT = onePour(
   'For Paper Boats. Cold, and spritzed before they are set in.',
 );
 
-/** A blue of the ladder: it goes on in the jug of the one before, with more drops. */
+/** A blue of the ladder: it goes on in the jug of the one before, with so many drops more. */
 const blue = (drops: number, isFirst = false): DraftPour => ({
   baseId: 'chalk',
   size: { by: 'parts', parts: 1 },
-  doses: [dose('quay-blue', drops === 1 ? '1 drop' : `${drops} drops`), dose('harbour-mist', '1.8 %')],
+  doses: [dose('quay-blue', `${drops} drops`), ...(isFirst ? [dose('harbour-mist', '1.8 %')] : [])],
   ...(isFirst ? {} : { way: { sameJug: true } }),
 });
 
@@ -174,9 +174,9 @@ export function paperBoats(boatId: string): DraftPlan {
     ...onePour('Paper Boats', 'gift', 'slab-six', 12, 0.92, 'chalk', []),
     note: 'Four blues from one jug, the palest first. The boats stand out by half.',
     pours: [
-      blue(2, true),
-      blue(4),
-      blue(7),
+      blue(6, true),
+      blue(6),
+      blue(9),
       {
         ...blue(12),
         embeds: [

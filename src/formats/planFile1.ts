@@ -74,12 +74,12 @@ export function draftFrom1(plan: Plan1, bars: number): DraftPlan {
   return {
     ...plan,
     pieces: plan.pieces * bars,
-    pours: plan.pours.map(({ doses, embeds, ...pour }) => ({
+    pours: plan.pours.map(({ doses, embeds, ...pour }, index) => ({
       ...pour,
       doses: doses.map((dose) => ({
         ...dose,
         ...(bars > 1 ? perBar(dose, bars) : {}),
-        ...(pour.way?.sameJug ? { counts: 'content' as const } : {}),
+        ...(pour.way?.sameJug || plan.pours[index + 1]?.way?.sameJug ? { counts: 'content' as const } : {}),
       })),
       ...(embeds ? { embeds: embeds as DraftEmbed[] } : {}),
     })),

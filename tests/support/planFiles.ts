@@ -196,12 +196,14 @@ export function planFile(
       fillFraction: 1,
       jugLossFraction: 0,
       note: '',
-      pours: pours.map((pour) => ({
+      pours: pours.map((pour, index) => ({
         baseId: (pour.base ?? base()).id,
         size: pour.size === undefined ? { by: 'parts', parts: pour.parts ?? 1 } : sizeOf(pour.size),
         doses: (pour.doses ?? []).map(([material, text, wetIn]) => ({
           ...dose(material.id, text, wetIn),
-          ...(pour.way?.sameJug && !pour.added ? { counts: 'content' as const } : {}),
+          ...((pour.way?.sameJug || pours[index + 1]?.way?.sameJug) && !pour.added
+            ? { counts: 'content' as const }
+            : {}),
         })),
         ...(pour.way ? { way: pour.way } : {}),
         ...(pour.embeds ? { embeds: pour.embeds } : {}),

@@ -1,6 +1,5 @@
-import type { Sheet } from '../plan/sheet';
+import { contentOf, type Sheet } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
-import { doseLines } from './doseLines';
 import type { Check } from './finding';
 
 /** Regulation (EC) No 1223/2009, Annex III: named on the label of a rinse-off product above 0.01 %. */
@@ -13,7 +12,7 @@ export const NAMED_FROM_OF_PRODUCT = 0.0001;
  */
 export function allergensOf(sheet: Sheet): { name: string; ofProduct: number }[] {
   const sums = new Map<string, number>();
-  for (const { line } of doseLines(sheet)) {
+  for (const line of sheet.pours.flatMap(contentOf)) {
     if (line.material.kind !== 'fragrance') continue;
     for (const { name, ofMaterial } of line.material.allergens ?? [])
       sums.set(name, (sums.get(name) ?? 0) + (line.massG * ofMaterial) / sheet.totals.jugG);

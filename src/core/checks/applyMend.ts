@@ -20,7 +20,12 @@ export function applyMend({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits
         }),
         ...edits.flatMap((edit) =>
           edit.edit === 'add-dose' && edit.pourIndex === pourIndex
-            ? [dose(edit.materialId, edit.text, edit.wetIn)]
+            ? [
+                {
+                  ...dose(edit.materialId, edit.text, edit.wetIn),
+                  ...(edit.counts ? { counts: edit.counts } : {}),
+                },
+              ]
             : [],
         ),
       ],

@@ -1,4 +1,5 @@
 import { usualLeast } from '../materials/defaults';
+import { contentOf } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
 import { exceeds } from './exceeds';
 import type { Check } from './finding';
@@ -10,7 +11,9 @@ export const belowWorkingRange: Check = {
 
   run: (sheet) =>
     sheet.pours.flatMap((pour, pourIndex) => {
-      const scents = pour.lines.filter(({ material, massG }) => material.kind === 'fragrance' && massG > 0);
+      const scents = contentOf(pour).filter(
+        ({ material, massG }) => material.kind === 'fragrance' && massG > 0,
+      );
       return pour.lines.flatMap((line) => {
         const least = usualLeast(line.material);
         if (least === undefined || !(line.massG > 0) || line.wets) return [];
@@ -19,7 +22,6 @@ export const belowWorkingRange: Check = {
         const together = least.assumed && isScent ? scents : [line];
         const ofBase = together.reduce((sum, each) => sum + each.ofBase, 0);
         if (!exceeds(least.value, ofBase)) return [];
-        const doseIndexes = [...new Set(together.map(({ doseIndex }) => doseIndex))];
         return [
           {
             code: belowWorkingRange.code,
@@ -29,7 +31,7 @@ export const belowWorkingRange: Check = {
             about: line.material.name,
             figures: { ofBase, least: least.value, isScent: isScent ? 1 : 0 },
             assumed: least.assumed,
-            mend: timesDoses(pour, pourIndex, doseIndexes, least.value / ofBase),
+            mend: timesDoses(together, pourIndex, least.value / ofBase),
           },
         ];
       });

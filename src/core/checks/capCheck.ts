@@ -1,10 +1,10 @@
 import type { Base } from '../materials/base';
 import type { Figure } from '../materials/defaults';
-import type { Sheet, SheetLine, SheetPour } from '../plan/sheet';
+import { contentOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
 import { exceedsCap } from './exceeds';
 import type { Check, Finding } from './finding';
-import { timesDoses } from './timesDoses';
+import { ownDoses, timesDoses } from './timesDoses';
 
 interface CapSpec {
   code: string;
@@ -54,28 +54,27 @@ const sumOf = (lines: readonly SheetLine[], figure: (line: SheetLine) => number)
 
 function checkPour(spec: CapSpec, pour: SheetPour, pourIndex: number): Finding[] {
   const { base } = pour;
-  const lines = pour.lines.filter((line) => !line.leaves && spec.counts(line, base));
+  const lines = contentOf(pour).filter((line) => !line.leaves && spec.counts(line, base));
   const ofBase = sumOf(lines, (line) => line.ofBase);
   const cap = spec.cap(base);
   if (!exceedsCap(ofBase, cap.value)) return [];
   const apart = spec.apart
     ? sumOf(
-        pour.lines.filter((line) => spec.apart?.counts(line, base)),
+        contentOf(pour).filter((line) => spec.apart?.counts(line, base)),
         (line) => line.ofBase,
       )
     : 0;
-  const doseIndexes = [...new Set(lines.map((line) => line.doseIndex))];
   return [
     {
       code: spec.code,
       severity: cap.assumed ? 'caution' : 'stop',
       pourIndex,
-      doseIndexes: spec.mends ? doseIndexes : [],
+      doseIndexes: spec.mends ? ownDoses(lines) : [],
       about: base.name,
       ...(cap.assumed ? { materialId: base.id } : {}),
       figures: { ofBase, cap: cap.value, apart },
       assumed: cap.assumed,
-      mend: spec.mends ? timesDoses(pour, pourIndex, doseIndexes, cap.value / ofBase) : null,
+      mend: spec.mends ? timesDoses(lines, pourIndex, cap.value / ofBase) : null,
     },
   ];
 }
@@ -87,7 +86,7 @@ function checkBar(spec: CapSpec, sheet: Sheet): Finding[] {
     (sum, pour) =>
       sum +
       sumOf(
-        pour.lines.filter((line) => !line.leaves && spec.counts(line, pour.base)),
+        contentOf(pour).filter((line) => !line.leaves && spec.counts(line, pour.base)),
         (line) => line.massG,
       ),
     0,

@@ -1,7 +1,8 @@
 import { bleeds } from '../materials/defaults';
-import type { SheetLine, SheetPour } from '../plan/sheet';
+import { contentOf, type SheetLine, type SheetPour } from '../plan/sheet';
 import { layerGroups } from '../pours/layers';
 import type { Check, Finding } from './finding';
+import { ownDoses } from './timesDoses';
 
 /** A dye beside a pour of another colour: it moves across the line within days. */
 export const dyeBleeds: Check = {
@@ -11,7 +12,8 @@ export const dyeBleeds: Check = {
     sheet.pours.flatMap((pour, pourIndex) => {
       const others = neighbours(sheet.pours, pourIndex).filter((other) => !sameColour(pour, other));
       if (others.length === 0) return [];
-      return colours(pour).flatMap(({ material, doseIndex }): Finding[] => {
+      return colours(pour).flatMap((line): Finding[] => {
+        const { material } = line;
         const moves = material.kind === 'colorant' ? bleeds(material) : false;
         if (moves === false) return [];
         return [
@@ -19,7 +21,7 @@ export const dyeBleeds: Check = {
             code: dyeBleeds.code,
             severity: moves === null ? 'note' : 'caution',
             pourIndex,
-            doseIndexes: [doseIndex],
+            doseIndexes: ownDoses([line]),
             about: material.name,
             ...(moves === null ? { materialId: material.id } : {}),
             text: others.map(({ letter }) => letter).join(' and '),
@@ -51,7 +53,7 @@ function neighbours(pours: readonly SheetPour[], pourIndex: number): SheetPour[]
 }
 
 function colours(pour: SheetPour): SheetLine[] {
-  return pour.lines.filter(({ material, massG }) => material.kind === 'colorant' && massG > 0);
+  return contentOf(pour).filter(({ material, massG }) => material.kind === 'colorant' && massG > 0);
 }
 
 /** The same look of base with the same colorants. */

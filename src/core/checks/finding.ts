@@ -27,6 +27,7 @@ const planEditSchema = z.discriminatedUnion('edit', [
     materialId: z.string(),
     text: z.string(),
     wetIn: wettingSchema.optional(),
+    counts: z.literal('content').optional(),
   }),
   /** A pour's moment and its heat; null leaves one to the pour plan again. */
   z.strictObject({

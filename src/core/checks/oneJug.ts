@@ -42,6 +42,7 @@ export const oneJug: Check = {
                   pourIndex,
                   materialId: material.id,
                   text: `${Number((line.ofBase * 100).toPrecision(6))} %`,
+                  counts: 'content' as const,
                 },
               ]
             : null,

@@ -1,9 +1,9 @@
 import { baseShare } from '../plan/product';
-import { doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
+import { contentOf, doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
 import { exceeds } from './exceeds';
 import type { Check, Finding } from './finding';
-import { timesDoses } from './timesDoses';
+import { ownDoses, timesDoses } from './timesDoses';
 
 /**
  * More of a material than its supplier allows in the finished product. Each pour is looked at alone, since it
@@ -29,7 +29,7 @@ export const overSupplierLimit: Check = {
 
 function checkPour(sheet: Sheet, pour: SheetPour, pourIndex: number): Finding[] {
   const byMaterial = new Map<string, SheetLine[]>();
-  for (const line of pour.lines) {
+  for (const line of contentOf(pour)) {
     if (line.leaves) continue;
     const same = byMaterial.get(line.material.id);
     if (same) same.push(line);
@@ -46,13 +46,12 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
   if (!exceeds(ofProduct, limit)) return [];
   const mendOfBase = mendedShare(pour, lines, limit);
   const ofBase = lines.reduce((sum, line) => sum + line.ofBase, 0);
-  const doseIndexes = [...new Set(lines.map((line) => line.doseIndex))];
   return [
     {
       code: overSupplierLimit.code,
       severity: 'stop',
       pourIndex,
-      doseIndexes,
+      doseIndexes: ownDoses(lines),
       about: material.name,
       figures: {
         ofProduct,
@@ -62,7 +61,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
         pours: sheet.pours.length,
       },
       assumed: false,
-      mend: timesDoses(pour, pourIndex, doseIndexes, mendOfBase / ofBase),
+      mend: timesDoses(lines, pourIndex, mendOfBase / ofBase),
     },
   ];
 }
@@ -70,7 +69,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
 /** The material's share of everything that is poured into the bar. */
 function shareOfBar(sheet: Sheet, materialId: string): number {
   const massG = sheet.pours
-    .flatMap((pour) => pour.lines)
+    .flatMap(contentOf)
     .reduce((sum, line) => sum + (line.material.id === materialId && !line.leaves ? line.massG : 0), 0);
   return massG / sheet.totals.jugG;
 }
@@ -81,7 +80,7 @@ function shareOfBar(sheet: Sheet, materialId: string): number {
  * these are left out of the others: the mend may be a little lower than it must be.
  */
 function mendedShare(pour: SheetPour, lines: SheetLine[], limit: number): number {
-  const own = new Set(lines.map((line) => line.doseIndex));
+  const own = new Set(ownDoses(lines));
   const others = [...new Set(pour.lines.map((line) => line.doseIndex))]
     .filter((doseIndex) => !own.has(doseIndex))
     .map((doseIndex) => doseOf(pour, doseIndex))

@@ -39,7 +39,7 @@ export const overdone: Check = {
           assumed: most.assumed,
           mend:
             doseOf(pour, line.doseIndex).ofBase > 0
-              ? timesDoses(pour, pourIndex, [line.doseIndex], most.value / line.ofBase)
+              ? timesDoses(doseOf(pour, line.doseIndex).lines, pourIndex, most.value / line.ofBase)
               : null,
         },
       ];

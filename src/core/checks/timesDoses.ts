@@ -1,24 +1,29 @@
-import { doseOf, type SheetPour } from '../plan/sheet';
+import { pourOfLine, type SheetLine } from '../plan/sheet';
 import { writeFigure } from '../units/writeQuantity';
 import type { PlanEdit } from './finding';
 
 /**
- * Each of the doses times `factor`, as a share of base, rounded so that a limit is not passed again, and a least is
- * really reached.
+ * The doses of these lines times `factor`, each as a share of base where it was dosed, rounded so that a limit is not
+ * passed again, and a least is really reached. A dose that came with an earlier pour of the jug is changed there.
+ *
+ * @param pourIndex of the pour whose lines they are
  */
-export function timesDoses(
-  pour: SheetPour,
-  pourIndex: number,
-  doseIndexes: readonly number[],
-  factor: number,
-): PlanEdit[] {
-  return doseIndexes.map((doseIndex) => {
-    const percent = Math.min(100, doseOf(pour, doseIndex).ofBase * factor * 100);
-    return {
-      edit: 'set-dose',
-      pourIndex,
-      doseIndex,
-      text: `${writeFigure(percent, 4, factor < 1 ? 'down' : 'up')} %`,
-    };
-  });
+export function timesDoses(lines: readonly SheetLine[], pourIndex: number, factor: number): PlanEdit[] {
+  const doses = new Map<string, { pourIndex: number; doseIndex: number; ofBase: number }>();
+  for (const line of lines) {
+    if (line.wets) continue;
+    const at = { pourIndex: pourOfLine(line, pourIndex), doseIndex: line.doseIndex };
+    const key = `${at.pourIndex} ${at.doseIndex}`;
+    doses.set(key, { ...at, ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase });
+  }
+  return [...doses.values()].map(({ ofBase, ...at }) => ({
+    edit: 'set-dose',
+    ...at,
+    text: `${writeFigure(Math.min(100, ofBase * factor * 100), 4, factor < 1 ? 'down' : 'up')} %`,
+  }));
+}
+
+/** Places of the doses of a pour's own among some of its lines. */
+export function ownDoses(lines: readonly SheetLine[]): number[] {
+  return [...new Set(lines.filter((line) => !('fromPourIndex' in line)).map(({ doseIndex }) => doseIndex))];
 }

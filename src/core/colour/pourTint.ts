@@ -2,17 +2,24 @@ import type { Base } from '../materials/base';
 import type { DosedMaterial } from '../materials/material';
 import { type Tint, tintOf, USUAL_MM } from './tint';
 
+interface TintingLine {
+  material: DosedMaterial;
+  ofBase: number;
+}
+
 /** As much of a pour as its colour follows from. */
 interface TintedPour {
   base: Pick<Base, 'look'>;
-  lines: readonly { material: DosedMaterial; ofBase: number }[];
+  lines: readonly TintingLine[];
+  /** What came with earlier pours of its jug. */
+  carried?: readonly TintingLine[];
   fromMm: number | null;
   toMm: number | null;
 }
 
 /** The colour that a pour of a sheet will have, looked at through its own thickness. */
-export function pourTint({ base, lines, fromMm, toMm }: TintedPour): Tint {
-  const dosed = lines.flatMap(({ material, ofBase }) =>
+export function pourTint({ base, lines, carried = [], fromMm, toMm }: TintedPour): Tint {
+  const dosed = [...lines, ...carried].flatMap(({ material, ofBase }) =>
     material.kind === 'colorant' && ofBase > 0 ? [{ colorant: material, ofBase }] : [],
   );
   const thicknessMm = fromMm === null || toMm === null ? USUAL_MM : Math.max(1, toMm - fromMm);

@@ -4,7 +4,8 @@ import { tintLight, USUAL_MM } from '../colour/tint';
 import { dropMass } from '../materials/defaults';
 import { fail, ok, type Result } from '../result';
 import { writeFigure } from '../units/writeQuantity';
-import { dose, type Plan, type PlanFile, type Pour, retyped } from './plan';
+import { goOnInJug } from './goOnInJug';
+import { type Dose, dose, type Plan, type PlanFile, type Pour, retyped } from './plan';
 import { makeSheet, type SheetPour } from './sheet';
 
 /** Pours that go from pale to deep in one colorant. */
@@ -39,7 +40,7 @@ export type OmbreFault =
 
 /**
  * Doses in equal visible steps between two that are said, each rounded to what can be measured. Where all go on in one
- * jug, what is added is what is rounded; the dose of a pour is then told as the share it comes to.
+ * jug, a dose is what is added before its pour.
  */
 export function ombrePlan(
   file: PlanFile,
@@ -55,7 +56,13 @@ export function ombrePlan(
   ] as const)
     if (dose(colorant.id, text).means === null) return fail(fault);
 
-  const shape = withDoses(file.plan, wish, (place) => (place === wish.toIndex ? wish.last : wish.first));
+  // What the ends are told as is what their pours hold.
+  const shape = withDoses(
+    file.plan,
+    wish,
+    (place) => (place === wish.toIndex ? wish.last : wish.first),
+    'content',
+  );
   const ends = poursOf(file, shape);
   const [from, to] = [wish.fromIndex, wish.toIndex].map((index) => shareIn(ends?.[index], colorant.id));
   const palest = ends?.[wish.fromIndex];
@@ -82,6 +89,9 @@ function measured(
   colourAt: (ofBase: number) => string,
 ): Result<{ plan: Plan; rungs: OmbreRung[] }, OmbreFault> {
   const places = placesOf(wish);
+  const jugShape = wish.oneJug
+    ? places.slice(1).reduce((each, place) => (goesOn(each, place) ? goOnInJug(each, place) : each), shape)
+    : shape;
   let plan = shape;
   let units: number[] | null = null;
   let shares: number[] = [];
@@ -94,8 +104,8 @@ function measured(
     );
     units ??= countUnits(wanted, stirredG, unitG, wish.oneJug);
     shares = sharesOf(units, stirredG, unitG, wish.oneJug);
-    const texts = units.map((count, rung) => textOf(wish, count, unitG, shares[rung] ?? 0));
-    plan = withDoses(shape, wish, (place) => texts[place - wish.fromIndex] ?? wish.first);
+    const texts = units.map((count) => textOf(wish, count, unitG));
+    plan = withDoses(jugShape, wish, (place) => texts[place - wish.fromIndex] ?? wish.first, 'added');
   }
   const perUnit = wish.in === 'drops' ? 1 : unitG;
   const rungs = places.map((pourIndex, rung) => ({
@@ -136,17 +146,25 @@ function sharesOf(
   });
 }
 
-function textOf({ oneJug, in: unit }: OmbreWish, count: number, unitG: number, share: number): string {
-  if (oneJug) return `${writeFigure(share * 100, 6)} %`;
-  return unit === 'drops' ? `${count} drops` : `${writeFigure(count * unitG, 4)} g`;
+function textOf({ in: unit }: OmbreWish, count: number, unitG: number): string {
+  return unit === 'drops'
+    ? `${count} ${count === 1 ? 'drop' : 'drops'}`
+    : `${writeFigure(count * unitG, 4)} g`;
 }
 
 function placesOf({ fromIndex, toIndex }: OmbreWish): number[] {
   return Array.from({ length: Math.max(0, toIndex - fromIndex + 1) }, (_, rung) => fromIndex + rung);
 }
 
-function withDoses(plan: Plan, wish: OmbreWish, textAt: (pourIndex: number) => string): Plan {
+function withDoses(
+  plan: Plan,
+  wish: OmbreWish,
+  textAt: (pourIndex: number) => string,
+  counts: 'content' | 'added',
+): Plan {
   const baseId = plan.pours[wish.fromIndex]?.baseId;
+  const counting = ({ counts: _, ...rest }: Dose): Dose =>
+    counts === 'content' ? { ...rest, counts } : rest;
   return {
     ...plan,
     pours: plan.pours.map((pour, index): Pour => {
@@ -154,7 +172,9 @@ function withDoses(plan: Plan, wish: OmbreWish, textAt: (pourIndex: number) => s
       const text = textAt(index);
       const has = pour.doses.some(({ materialId }) => materialId === wish.colorantId);
       const doses = has
-        ? pour.doses.map((each) => (each.materialId === wish.colorantId ? retyped(each, text) : each))
+        ? pour.doses.map((each) =>
+            each.materialId === wish.colorantId ? counting(retyped(each, text)) : each,
+          )
         : [
             { ...dose(wish.colorantId, text), id: `${pour.id}-${wish.colorantId}`.slice(0, 64) },
             ...pour.doses,
@@ -166,6 +186,10 @@ function withDoses(plan: Plan, wish: OmbreWish, textAt: (pourIndex: number) => s
       return Object.keys(next).length > 0 ? { ...rest, doses, way: next } : { ...rest, doses };
     }),
   };
+}
+
+function goesOn({ pours }: Plan, place: number): boolean {
+  return pours[place]?.way?.sameJug === true;
 }
 
 function poursOf(file: PlanFile, plan: Plan): readonly SheetPour[] | null {

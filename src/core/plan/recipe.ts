@@ -8,7 +8,8 @@ import type { Mold } from '../molds/mold';
 import type { Counted, Quantity } from '../units/quantity';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
-import { meaningOf, type Plan, type PlanFile, type Pour, type Wetting } from './plan';
+import { type Dose, meaningOf, type Plan, type PlanFile, type Pour } from './plan';
+import type { PourWay } from './pourWay';
 import { type RelationFault, relatedDoses } from './relations';
 
 /** Which stand-in figures a weight rests on until the user measures them. */
@@ -52,6 +53,8 @@ export interface RecipeLine extends Omit<RecipeDose, 'material'> {
   wets: boolean;
   /** It leaves the hot base again, and is in no weight. */
   leaves: boolean;
+  /** What its pour holds, or what is added to a jug that later pours go on in. */
+  counts: 'content' | 'added';
 }
 
 /** A dose that is in nothing that is computed, and why. */
@@ -64,6 +67,7 @@ export interface UnreadDose {
 
 export interface RecipePour {
   base: Base;
+  way: PourWay;
   baseDensityGPerMl: number;
   baseDensityAssumed: boolean;
   lines: RecipeLine[];
@@ -83,7 +87,8 @@ export function recipeOf(file: PlanFile): RecipePour[] {
       base,
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
-      lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex]?.wetIn, materials)),
+      way: pour.way ?? {},
+      lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex], materials)),
       unreadable,
       embeds: (pour.embeds ?? []).map((embed) => ({
         embed,
@@ -95,18 +100,20 @@ export function recipeOf(file: PlanFile): RecipePour[] {
 
 type Materials = ReadonlyMap<string, Material>;
 
-function linesOf(dose: RecipeDose, wetIn: Wetting | undefined, materials: Materials): RecipeLine[] {
+function linesOf(dose: RecipeDose, planned: Dose | undefined, materials: Materials): RecipeLine[] {
   const { material } = dose;
+  const wetIn = planned?.wetIn;
+  const counts = planned?.counts ?? 'added';
   const members =
     material.kind === 'blend'
       ? blendShares(material, materials).map((member) => ({ ...member, blend: material.name }))
       : [{ material, share: 1, blend: null }];
   const lines = members.map(({ material: member, share, blend }) =>
-    lineOf(dose, member, share, { blend, wets: false }),
+    lineOf(dose, member, share, { blend, wets: false, counts }),
   );
   const dispersant = wetIn && materials.get(wetIn.dispersantId);
   if (wetIn === undefined || dispersant?.kind !== 'dispersant') return lines;
-  return [...lines, lineOf(dose, dispersant, wetIn.times, { blend: null, wets: true })];
+  return [...lines, lineOf(dose, dispersant, wetIn.times, { blend: null, wets: true, counts })];
 }
 
 /** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
@@ -114,7 +121,7 @@ function lineOf(
   { doseId, doseIndex, text, saidAs, amount, exact, assumed }: RecipeDose,
   material: DosedMaterial,
   times: number,
-  { blend, wets }: Pick<RecipeLine, 'blend' | 'wets'>,
+  { blend, wets, counts }: Pick<RecipeLine, 'blend' | 'wets' | 'counts'>,
 ): RecipeLine {
   const stirred = stirredDensity(material);
   return {
@@ -129,6 +136,7 @@ function lineOf(
     assumed: stirred.assumed ? ['density', ...assumed] : assumed,
     blend,
     wets,
+    counts,
     leaves: material.kind === 'dispersant' && material.leaves,
   };
 }

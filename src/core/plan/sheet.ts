@@ -8,6 +8,7 @@ import { jugTurns } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
 import { z } from '../zod';
 import { standing } from './displaced';
+import { type JugPour, jugContents } from './jugContent';
 import { makingSchema, USUAL_MAKING, whenSchema } from './making';
 import { type PlanFile, type Pour, pourLetter, readsOtherwise, USES } from './plan';
 import { pourSizeSchema } from './pourSize';
@@ -47,7 +48,12 @@ export const sheetLineSchema = z.strictObject({
   wets: z.boolean(),
   /** It leaves the hot base again: to be measured, but in no sum and no share. */
   leaves: z.boolean(),
+  /** The dose is what its pour holds, or what is added to a jug that later pours go on in. */
+  counts: z.enum(['content', 'added']).default('content'),
 });
+
+/** A dose that came into the jug with an earlier pour, as far as it is in this one. */
+export const carriedLineSchema = sheetLineSchema.extend({ fromPourIndex: z.int().nonnegative() });
 
 /** What is set into a pour, for all cavities that are filled. */
 export const sheetEmbedSchema = z.strictObject({
@@ -114,6 +120,8 @@ export const sheetPourSchema = z.strictObject({
   size: pourSizeSchema,
   when: whenSchema,
   lines: z.array(sheetLineSchema),
+  /** What is still in its jug of the doses of earlier pours. */
+  carried: z.array(carriedLineSchema).default([]),
   /** Doses whose text would be read otherwise now than when they were typed. */
   readOtherwise: z
     .array(z.strictObject({ doseIndex: z.int().nonnegative(), name: z.string(), text: z.string() }))
@@ -166,6 +174,7 @@ export const sheetSchema = z.strictObject({
 });
 
 export type SheetLine = z.infer<typeof sheetLineSchema>;
+export type CarriedSheetLine = z.infer<typeof carriedLineSchema>;
 export type SheetEmbed = z.infer<typeof sheetEmbedSchema>;
 export type SheetPour = z.infer<typeof sheetPourSchema>;
 export type Sheet = z.infer<typeof sheetSchema>;
@@ -189,8 +198,7 @@ export interface NoRoomForBase {
  */
 export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   const { plan, mold } = file;
-  const recipe = recipeOf(file);
-  const { rooms, faults } = pourVolumes(plan, mold, recipe);
+  const { recipe, rooms, faults } = roomsAndJugs(file);
   const pours: SheetPour[] = [];
   for (const [pourIndex, recipePour] of recipe.entries()) {
     const room = rooms[pourIndex];
@@ -240,6 +248,30 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   });
 }
 
+/** Pours that are told by weight take up the room of what their jug holds, which follows from the rooms again. */
+const MOST_ROOM_TURNS = 6;
+
+function roomsAndJugs(file: PlanFile) {
+  const { plan, mold } = file;
+  const fills = fillsFor(plan.pieces, mold);
+  const told = recipeOf(file);
+  let recipe: readonly JugPour[] = told.map((pour) => ({ ...pour, carried: [] }));
+  let found = pourVolumes(plan, mold, recipe);
+  if (plan.pours.some(({ way }) => way?.sameJug)) {
+    const turns = plan.pours.some(({ size }) => size.by === 'mass') ? MOST_ROOM_TURNS : 1;
+    for (let turn = 0; turn < turns; turn++) {
+      recipe = jugContents(
+        told,
+        found.rooms.map(
+          ({ volumeMl, displacedMl }) => ((volumeMl - displacedMl) * fills) / (1 - plan.jugLossFraction),
+        ),
+      );
+      if (turns > 1) found = pourVolumes(plan, mold, recipe);
+    }
+  }
+  return { recipe, ...found };
+}
+
 function setJugTurns(pours: readonly SheetPour[]) {
   jugTurns(pours).forEach(({ meltG, addG }, index) => {
     const pour = pours[index];
@@ -253,7 +285,7 @@ function setJugTurns(pours: readonly SheetPour[]) {
 
 /** Spelled out in one piece: a key in the dose grid waits for it. */
 function makePour(
-  pour: RecipePour,
+  pour: JugPour,
   pourIndex: number,
   room: PourRoom,
   { id, size, doses, way = {}, when = {} }: Pour,
@@ -293,6 +325,11 @@ function makePour(
     size,
     when,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
+    carried: pour.carried.map(({ fromPourIndex, ...line }) => ({
+      ...makeLine(line, baseG, jugG),
+      addG: 0,
+      fromPourIndex,
+    })),
     readOtherwise: otherwiseOf(doses, file),
     unreadable: pour.unreadable,
   });
@@ -332,6 +369,7 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
     blend: line.blend,
     wets: line.wets,
     leaves: line.leaves,
+    counts: line.counts,
   };
 }
 
@@ -399,4 +437,14 @@ export function doseOf(pour: SheetPour, doseIndex: number) {
     ofProduct: sum(({ ofProduct }) => ofProduct),
     exact: lines.every(({ exact }) => exact),
   };
+}
+
+/** Everything that a pour holds: its own doses, and what is still in its jug of earlier ones. */
+export function contentOf({ lines, carried }: Pick<SheetPour, 'lines' | 'carried'>): SheetLine[] {
+  return carried.length > 0 ? [...lines, ...carried] : lines;
+}
+
+/** Which pour's dose a line is: its own, or that of the pour it was added before. */
+export function pourOfLine(line: SheetLine, pourIndex: number): number {
+  return 'fromPourIndex' in line ? (line as CarriedSheetLine).fromPourIndex : pourIndex;
 }

@@ -14,15 +14,19 @@ export interface PourSums {
   fixedG: number;
 }
 
-export function pourSums(pour: Pick<RecipePour, 'baseDensityGPerMl' | 'lines'>): PourSums {
+/** What is stirred into a pour, and what came into its jug before. */
+type Stirred = Pick<RecipePour, 'baseDensityGPerMl' | 'lines'> & { carried?: RecipePour['lines'] };
+
+export function pourSums(pour: Stirred): PourSums {
   const sums = { volumePerBaseG: 1 / pour.baseDensityGPerMl, massPerBaseG: 1, fixedMl: 0, fixedG: 0 };
-  for (const { amount, densityGPerMl, leaves } of pour.lines) {
-    if (leaves) continue;
-    sums.volumePerBaseG += amount.shareOfBase / densityGPerMl;
-    sums.massPerBaseG += amount.shareOfBase;
-    sums.fixedMl += amount.fixedG / densityGPerMl;
-    sums.fixedG += amount.fixedG;
-  }
+  for (const lines of [pour.lines, pour.carried ?? []])
+    for (const { amount, densityGPerMl, leaves } of lines) {
+      if (leaves) continue;
+      sums.volumePerBaseG += amount.shareOfBase / densityGPerMl;
+      sums.massPerBaseG += amount.shareOfBase;
+      sums.fixedMl += amount.fixedG / densityGPerMl;
+      sums.fixedG += amount.fixedG;
+    }
   return sums;
 }
 

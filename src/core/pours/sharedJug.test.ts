@@ -7,7 +7,7 @@ import { applyMend } from '../checks/applyMend';
 import { hasStop, reviewPlan, sayFinding } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { type OmbreWish, ombrePlan } from '../plan/ombrePlan';
-import type { Sheet } from '../plan/sheet';
+import { contentOf, type Sheet } from '../plan/sheet';
 import { meltsOf } from '../work/loads';
 
 const METRIC = { system: 'metric', locale: 'en' } as const;
@@ -137,9 +137,13 @@ test('a ladder from one jug adds whole drops, and ends where it was said to end 
       const drops = (sheet.pours[index]?.lines[0]?.addG ?? 0) / DROP_G;
       assert.ok(Math.abs(drops - add) < 0.002, `${index}: ${drops} is not ${add}`);
     }
-    const drops = made.data.rungs.map(
-      ({ pourIndex }) => (sheet.pours[pourIndex]?.lines[0]?.massG ?? 0) / DROP_G,
-    );
+    // What each pour holds of it, with what came into its jug before.
+    const drops = made.data.rungs.map(({ pourIndex }) => {
+      const pour = sheet.pours[pourIndex];
+      assert.ok(pour);
+      const blue = contentOf(pour).filter(({ material }) => material.id === 'dye');
+      return blue.reduce((sum, { massG }) => sum + massG, 0) / DROP_G;
+    });
     assert.ok(Math.abs((drops[0] ?? 0) - 2) <= 0.5 && Math.abs((drops[3] ?? 0) - 14) <= 1.5, `${drops}`);
     assert.ok(drops.every((count, index) => index === 0 || count > (drops[index - 1] ?? 0)));
     assert.equal(hasStop(reviewPlan({ ...file, plan: made.data.plan }).findings), false);
@@ -220,4 +224,78 @@ test('what is cut is what a knife can cut, in the smallest jug that takes it, sp
   assert.ok(cut && cut.cutG % 5 === 0 && cut.cutG >= cut.needG && cut.cutG - cut.needG < 5);
   // What is over comes with its doses, and is all that is left.
   assert.ok(isClose(cut.leftOverG, (odd.totals.jugG * (cut.cutG - cut.needG)) / cut.needG, 1e-9));
+});
+
+test('what is added to a jug is shared by everything that is poured from it', () => {
+  const scent = fragrance();
+  const file = planFile(
+    [
+      { added: true, doses: [[scent, '10 g']] },
+      { added: true, way: { sameJug: true } },
+      { added: true, size: '2 parts', way: { sameJug: true } },
+    ],
+    { jugLossFraction: 0.03 },
+  );
+  const sheet = sheetOf(file);
+  assert.equal(hasStop(reviewPlan(file).findings), false);
+  const scentG = sheet.pours.map((pour) => contentOf(pour).reduce((sum, { massG }) => sum + massG, 0));
+  // Ten grams in all, as strong in each pour as in the others.
+  assert.ok(
+    isClose(
+      scentG.reduce((sum, each) => sum + each, 0),
+      10,
+      1e-9,
+    ),
+  );
+  const strengths = sheet.pours.map(({ baseG }, index) => (scentG[index] ?? 0) / baseG);
+  for (const each of strengths) assert.ok(isClose(each, 10 / sheet.totals.baseG, 1e-9));
+  assert.deepEqual(
+    sheet.pours.map(({ lines }) => lines.length),
+    [1, 0, 0],
+  );
+});
+
+test('drops added before each pour: a jug that is poured out step by step tells what every pour holds', () => {
+  const added = [2, 4, 6, 9];
+  const file = planFile(
+    added.map((drops, index) => ({
+      added: true,
+      doses: [[DYE, `${drops} drops`]],
+      ...(index > 0 ? { way: { sameJug: true as const } } : {}),
+    })),
+  );
+  const sheet = sheetOf(file);
+  // By itself: a jug with all of the base, dosed, and poured out.
+  let inJugG = 0;
+  let baseG = sheet.totals.baseG;
+  for (const [index, pour] of sheet.pours.entries()) {
+    inJugG += (added[index] ?? 0) * DROP_G;
+    const pouredG = (inJugG * pour.baseG) / baseG;
+    const holdsG = contentOf(pour).reduce((sum, { massG }) => sum + massG, 0);
+    assert.ok(isClose(holdsG, pouredG, 1e-9), `${pour.letter}: ${holdsG} is not ${pouredG}`);
+    assert.ok(isClose(pour.lines[0]?.addG ?? 0, (added[index] ?? 0) * DROP_G, 1e-9));
+    inJugG -= pouredG;
+    baseG -= pour.baseG;
+  }
+  assert.ok(Math.abs(inJugG) < 1e-9);
+  // Everything in it fills the molds.
+  const volumeMl = sheet.pours.reduce((sum, pour) => sum + pour.jugVolumeMl, 0);
+  assert.ok(isClose(volumeMl, 600));
+});
+
+test('a pour that holds too much for the cap because of what was added before it is told, and mended there', () => {
+  const strong = planFile([
+    { added: true, doses: [[fragrance(), '2 %']] },
+    { added: true, doses: [[fragrance({ id: 'more', name: 'More' }), '2 %']], way: { sameJug: true } },
+  ]);
+  const over = reviewPlan(strong).findings.find(
+    ({ code, pourIndex }) => code === 'fragrance-over-cap' && pourIndex === 1,
+  );
+  assert.ok(over?.mend);
+  assert.deepEqual(
+    over.mend.map((edit) => ('pourIndex' in edit ? edit.pourIndex : null)),
+    [1, 0],
+  );
+  const mended = reviewPlan({ ...strong, plan: applyMend(strong, over.mend) });
+  assert.ok(mended.findings.every(({ code }) => code !== 'fragrance-over-cap'));
 });

@@ -7,6 +7,8 @@ interface JugLine {
   massG: number;
   wets: boolean;
   leaves: boolean;
+  /** Added to the whole jug, its share of base is that of the whole jug. */
+  counts?: 'content' | 'added';
 }
 
 interface JugPour {
@@ -55,13 +57,14 @@ export function jugTurns(pours: readonly JugPour[]): JugTurn[] {
       const remaining = left;
       const strengths = strengthsOf(pour);
       const addG = pour.lines.map((line, place) => {
+        if (line.counts === 'added') return (line.massG / pour.baseG) * remaining;
         if (line.leaves) return 0;
         const key = strengths.keys[place] ?? '';
         return ((strengths.of.get(key) ?? 0) - (before?.keys.get(key) ?? 0)) * remaining;
       });
       // What leaves the hot base again only wets what is added now.
       pour.lines.forEach((line, place) => {
-        if (!line.leaves) return;
+        if (!line.leaves || line.counts === 'added') return;
         const wetted = pour.lines.findIndex(({ doseIndex, wets }) => doseIndex === line.doseIndex && !wets);
         const whole = pour.lines[wetted]?.massG ?? 0;
         addG[place] = whole > 0 ? (line.massG * (addG[wetted] ?? 0)) / whole : line.massG;
@@ -69,6 +72,7 @@ export function jugTurns(pours: readonly JugPour[]): JugTurn[] {
       const carried: JugTurn['carried'] = before
         ? before.pour.lines.filter(
             (line, place) =>
+              line.counts !== 'added' &&
               !line.leaves &&
               line.massG > 0 &&
               !strengths.of.has(keysOf(before?.pour.lines ?? [])[place] ?? ''),

@@ -4,7 +4,7 @@ import type { HouseRules } from '../../core/houseRules/houseRules';
 import { type DoseableMaterial, isDoseable, type Material } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
 import { freshId } from '../../core/plan/ids';
-import { dose, type Plan, type PlanFile, retyped, type Wetting } from '../../core/plan/plan';
+import { dose, type Plan, type PlanFile, pourLetter, retyped, type Wetting } from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
@@ -229,8 +229,7 @@ export function DoseGrid(props: Props) {
               const material = byId.get(each.materialId);
               return (
                 <DoseRow
-                  // biome-ignore lint/suspicious/noArrayIndexKey: a dose is its place in the pour
-                  key={index}
+                  key={each.id}
                   name={material?.name ?? each.materialId}
                   kind={material ? KIND_NAMES[material.kind] : ''}
                   text={each.text}
@@ -245,6 +244,18 @@ export function DoseGrid(props: Props) {
                 />
               );
             })}
+            {sheetPour?.carried.map((line) => (
+              <tr key={`${line.doseId} ${line.material.id} ${line.wets}`} className="quiet">
+                <th scope="row" className="font-normal">
+                  {line.material.name}
+                </th>
+                <td>in the jug since {pourLetter(line.fromPourIndex)}</td>
+                <td className="text-right text-lg">{showMassFigure(line.massG, showing)}</td>
+                <td className="text-right">{showPercent(line.ofBase, showing.locale)}</td>
+                <td className="text-right">{showPercent(line.ofProduct, showing.locale)}</td>
+                <td />
+              </tr>
+            ))}
           </tbody>
         </table>
       </div>
@@ -281,21 +292,32 @@ function told(
   if (!sheet || !pour || !material || !isDoseable(material)) return nothing;
   const sums = doseOf(pour, doseIndex);
   if (sums.lines.length === 0) return nothing;
+  const addG = sums.lines.reduce((sum, line) => sum + line.addG, 0);
+  // Added to a jug that later pours go on in: so much is weighed, and the rest of it goes on.
+  const goesOn = sums.lines.every(({ counts }) => counts === 'added') && addG > sums.massG * (1 + 1e-9);
+  const inPour = {
+    name: `in ${pour.letter}`,
+    mass: `${showMassFigure(sums.massG, showing)} ${massUnit(showing.system)}`,
+    how: 'the rest goes on in the jug',
+  };
   return {
     figures: {
-      mass: showMassFigure(sums.massG, showing),
+      mass: showMassFigure(goesOn ? addG : sums.massG, showing),
       ofBase: showPercent(sums.ofBase, showing.locale),
       ofProduct: showPercent(sums.ofProduct, showing.locale),
       exact: sums.exact,
     },
-    parts: pour.lines
-      .filter((line) => line.doseIndex === doseIndex && (line.blend !== null || line.wets))
-      .map((line) => ({
-        name: line.material.name,
-        mass: `${showMassFigure(line.massG, showing)} ${massUnit(showing.system)}`,
-        how: line.leaves ? 'leaves again, in no weight' : line.wets ? 'to wet it, stays' : 'of the blend',
-      })),
-    ways: () => waysToSay(sums, weighedAs(material, byId), pour, sheet),
+    parts: [
+      ...(goesOn ? [inPour] : []),
+      ...pour.lines
+        .filter((line) => line.doseIndex === doseIndex && (line.blend !== null || line.wets))
+        .map((line) => ({
+          name: line.material.name,
+          mass: `${showMassFigure(line.massG, showing)} ${massUnit(showing.system)}`,
+          how: line.leaves ? 'leaves again, in no weight' : line.wets ? 'to wet it, stays' : 'of the blend',
+        })),
+    ],
+    ways: () => waysToSay(goesOn ? { ...sums, massG: addG } : sums, weighedAs(material, byId), pour, sheet),
   };
 }
 

@@ -1,6 +1,7 @@
 import { dropMass } from '../../../core/materials/defaults';
 import { leaningAreaMm2, leaningCapacityMl, surfaceOf } from '../../../core/molds/lean';
 import { isKnown } from '../../../core/molds/shape';
+import { goOnInJug } from '../../../core/plan/goOnInJug';
 import { pourLetter } from '../../../core/plan/plan';
 import type { PourWay } from '../../../core/plan/pourWay';
 import type { SheetLine, SheetPour } from '../../../core/plan/sheet';
@@ -107,7 +108,11 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onE
           label={`Goes on in the jug of ${beforeLetter}`}
           isOn={way.sameJug === true}
           isOff={before.baseId !== pour?.baseId && !way.sameJug}
-          onChange={(isOn) => change({ sameJug: isOn || undefined }, 'jug')}
+          onChange={(isOn) =>
+            isOn
+              ? onEdit(goOnInJug(plan, pourIndex), `jug ${pourIndex} ${Date.now()}`)
+              : change({ sameJug: undefined }, 'jug')
+          }
         />
       )}
       {before && !isBeside && (
