@@ -20,16 +20,33 @@ interface CapSpec {
   apart?: { what: string; counts(line: SheetLine, base: Base): boolean };
 }
 
+/** A limit that a pour passes, with what is counted to it. */
+export interface PassedLimit {
+  finding: Finding;
+  countedG: number;
+  limit: number;
+  /** Said of the base's weight, or of everything that is poured. */
+  of: 'base' | 'product';
+}
+
+export interface CapCheck extends Check {
+  /** What one pour passes by itself. */
+  passed(pour: SheetPour, pourIndex: number): PassedLimit[];
+}
+
 /**
  * A cap of the base's, said of its weight. It holds in each pour by itself, and in the whole bar for the mean of
  * its bases' caps.
  */
-export function capCheck(spec: CapSpec): Check {
+export function capCheck(spec: CapSpec): CapCheck {
   return {
     code: spec.code,
+    passed: (pour, pourIndex) => passedCap(spec, pour, pourIndex),
 
     run: (sheet) => [
-      ...sheet.pours.flatMap((pour, pourIndex) => checkPour(spec, pour, pourIndex)),
+      ...sheet.pours.flatMap((pour, pourIndex) =>
+        passedCap(spec, pour, pourIndex).map(({ finding }) => finding),
+      ),
       ...checkBar(spec, sheet),
     ],
 
@@ -52,7 +69,7 @@ export function capCheck(spec: CapSpec): Check {
 const sumOf = (lines: readonly SheetLine[], figure: (line: SheetLine) => number) =>
   lines.reduce((total, line) => total + figure(line), 0);
 
-function checkPour(spec: CapSpec, pour: SheetPour, pourIndex: number): Finding[] {
+function passedCap(spec: CapSpec, pour: SheetPour, pourIndex: number): PassedLimit[] {
   const { base } = pour;
   const lines = contentOf(pour).filter((line) => !line.leaves && spec.counts(line, base));
   const ofBase = sumOf(lines, (line) => line.ofBase);
@@ -66,15 +83,20 @@ function checkPour(spec: CapSpec, pour: SheetPour, pourIndex: number): Finding[]
     : 0;
   return [
     {
-      code: spec.code,
-      severity: cap.assumed ? 'caution' : 'stop',
-      pourIndex,
-      doseIndexes: spec.mends ? ownDoses(lines) : [],
-      about: base.name,
-      ...(cap.assumed ? { materialId: base.id } : {}),
-      figures: { ofBase, cap: cap.value, apart },
-      assumed: cap.assumed,
-      mend: spec.mends ? timesDoses(lines, pourIndex, cap.value / ofBase) : null,
+      countedG: ofBase * pour.baseG,
+      limit: cap.value,
+      of: 'base',
+      finding: {
+        code: spec.code,
+        severity: cap.assumed ? 'caution' : 'stop',
+        pourIndex,
+        doseIndexes: spec.mends ? ownDoses(lines) : [],
+        about: base.name,
+        ...(cap.assumed ? { materialId: base.id } : {}),
+        figures: { ofBase, cap: cap.value, apart },
+        assumed: cap.assumed,
+        mend: spec.mends ? timesDoses(lines, pourIndex, cap.value / ofBase) : null,
+      },
     },
   ];
 }

@@ -1,8 +1,9 @@
 import { baseShare } from '../plan/product';
 import { contentOf, doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { showPercent } from '../units/showQuantity';
+import type { PassedLimit } from './capCheck';
 import { exceeds } from './exceeds';
-import type { Check, Finding } from './finding';
+import type { Check } from './finding';
 import { ownDoses, timesDoses } from './timesDoses';
 
 /**
@@ -12,7 +13,10 @@ import { ownDoses, timesDoses } from './timesDoses';
 export const overSupplierLimit: Check = {
   code: 'over-supplier-limit',
 
-  run: (sheet) => sheet.pours.flatMap((pour, pourIndex) => checkPour(sheet, pour, pourIndex)),
+  run: (sheet) =>
+    sheet.pours.flatMap((pour, pourIndex) =>
+      passedSupplierLimits(sheet, pour, pourIndex).map(({ finding }) => finding),
+    ),
 
   say({ about, figures: { ofProduct = 0, limit = 0, mendOfBase = 0, ofBar = 0, pours = 1 } }, { locale }) {
     const inBar =
@@ -27,7 +31,8 @@ export const overSupplierLimit: Check = {
   },
 };
 
-function checkPour(sheet: Sheet, pour: SheetPour, pourIndex: number): Finding[] {
+/** The suppliers' limits that one pour passes. */
+export function passedSupplierLimits(sheet: Sheet, pour: SheetPour, pourIndex: number): PassedLimit[] {
   const byMaterial = new Map<string, SheetLine[]>();
   for (const line of contentOf(pour)) {
     if (line.leaves) continue;
@@ -38,7 +43,7 @@ function checkPour(sheet: Sheet, pour: SheetPour, pourIndex: number): Finding[] 
   return [...byMaterial.values()].flatMap((lines) => checkMaterial(sheet, pour, pourIndex, lines));
 }
 
-function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: SheetLine[]): Finding[] {
+function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: SheetLine[]): PassedLimit[] {
   const material = lines[0]?.material;
   const limit = material?.maxOfProduct ?? null;
   if (material === undefined || limit === null) return [];
@@ -48,20 +53,25 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
   const ofBase = lines.reduce((sum, line) => sum + line.ofBase, 0);
   return [
     {
-      code: overSupplierLimit.code,
-      severity: 'stop',
-      pourIndex,
-      doseIndexes: ownDoses(lines),
-      about: material.name,
-      figures: {
-        ofProduct,
-        limit,
-        mendOfBase,
-        ofBar: shareOfBar(sheet, material.id),
-        pours: sheet.pours.length,
+      countedG: ofProduct * pour.jugG,
+      limit,
+      of: 'product',
+      finding: {
+        code: overSupplierLimit.code,
+        severity: 'stop',
+        pourIndex,
+        doseIndexes: ownDoses(lines),
+        about: material.name,
+        figures: {
+          ofProduct,
+          limit,
+          mendOfBase,
+          ofBar: shareOfBar(sheet, material.id),
+          pours: sheet.pours.length,
+        },
+        assumed: false,
+        mend: timesDoses(lines, pourIndex, mendOfBase / ofBase),
       },
-      assumed: false,
-      mend: timesDoses(lines, pourIndex, mendOfBase / ofBase),
     },
   ];
 }

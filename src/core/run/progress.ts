@@ -56,6 +56,7 @@ export function isWaitedFor(task: Pick<ScheduledTask, 'kind'>): boolean {
 /** Where a run stands: its events told over its snapshot. */
 export function progress({ snapshot, events }: RunSoFar): Progress {
   const done = new Map<string, { at: string; massG: number | null }>();
+  const extra: ExtraBase[] = [];
   let ended: Progress['ended'] = null;
   for (const { occurredAt: at, event } of events) {
     switch (event.kind) {
@@ -66,7 +67,11 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
         done.set(event.taskId, { at, massG: null });
         break;
       case 'undone':
-        done.delete(event.taskId);
+        // A weighing that was asked for besides goes away with its undoing, once nothing is weighed for it.
+        if (!done.delete(event.taskId)) removeExtra(extra, event.taskId);
+        break;
+      case 'topped-up':
+        extra.push({ ofTaskId: event.taskId, massG: event.massG, id: extraId(event.taskId, extra) });
         break;
       case 'finished': {
         const { verdict, goodPieces, note, toScrapG = 0, fill = null } = event;
@@ -78,7 +83,8 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
         break;
     }
   }
-  const byId = new Map(snapshot.tasks.map((task) => [task.id, task]));
+  const all = withExtra(snapshot.tasks, extra);
+  const byId = new Map(all.map((task) => [task.id, task]));
   const unmet = (needs: readonly string[]): string[] =>
     needs.flatMap((id) => {
       const need = byId.get(id);
@@ -86,8 +92,8 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
       // A wait is over when hands say so by going on; only what comes before it can hold them up.
       return isWait(need) ? unmet(need.needs) : [id];
     });
-  const bases = basesOf(snapshot, done);
-  const tasks = snapshot.tasks.map((task): TaskState => {
+  const bases = basesOf(all, done, extra);
+  const tasks = all.map((task): TaskState => {
     const record = done.get(task.id);
     return {
       ...task,
@@ -109,12 +115,67 @@ interface LoadBase {
   actualG: number | null;
 }
 
-function basesOf({ tasks }: RunSoFar['snapshot'], done: ReadonlyMap<string, { massG: number | null }>) {
+/** A weighing of base that was asked for at the bench. */
+interface ExtraBase {
+  id: string;
+  ofTaskId: string;
+  massG: number;
+}
+
+function extraId(taskId: string, extra: readonly ExtraBase[]): string {
+  const numbers = extra
+    .filter(({ ofTaskId }) => ofTaskId === taskId)
+    .map(({ id }) => Number(id.slice(taskId.length + 1)));
+  return `${taskId}+${Math.max(0, ...numbers) + 1}`;
+}
+
+function removeExtra(extra: ExtraBase[], id: string): void {
+  const place = extra.findIndex((each) => each.id === id);
+  if (place >= 0) extra.splice(place, 1);
+}
+
+/** The tasks with what was asked for besides: weighed before the first pour of its jug. */
+function withExtra(tasks: readonly ScheduledTask[], extra: readonly ExtraBase[]): readonly ScheduledTask[] {
+  if (extra.length === 0) return tasks;
+  const more = new Map<string, ScheduledTask[]>();
+  for (const { id, ofTaskId, massG } of extra) {
+    const base = tasks.find((task) => task.id === ofTaskId);
+    const pour = tasks.find(
+      (task) =>
+        task.kind === 'pour' &&
+        task.round === base?.round &&
+        task.load === base.load &&
+        task.pourIndexes.some((index) => base.pourIndexes.includes(index)),
+    );
+    if (base?.kind !== 'weigh-base' || !pour) continue;
+    const task: ScheduledTask = { ...base, id, massG, cutG: massG, needs: [ofTaskId] };
+    more.set(pour.id, [...(more.get(pour.id) ?? []), task]);
+  }
+  return tasks.flatMap((task) => {
+    const before = more.get(task.id);
+    return before ? [...before, { ...task, needs: [...task.needs, ...before.map(({ id }) => id)] }] : [task];
+  });
+}
+
+/** True for a weighing of base that was asked for at the bench. */
+export function isTopUp({ id, kind }: Pick<ScheduledTask, 'id' | 'kind'>): boolean {
+  return kind === 'weigh-base' && /\+\d+$/.test(id);
+}
+
+function basesOf(
+  tasks: readonly ScheduledTask[],
+  done: ReadonlyMap<string, { massG: number | null }>,
+  extra: readonly ExtraBase[],
+) {
+  const actualOf = (id: string) => {
+    const massG = done.get(id)?.massG ?? null;
+    if (massG === null) return null;
+    const more = extra.filter(({ ofTaskId }) => ofTaskId === id);
+    return more.reduce((sum, each) => sum + (done.get(each.id)?.massG ?? 0), massG);
+  };
   return new Map(
     tasks.flatMap((task): [string, LoadBase][] =>
-      task.kind === 'weigh-base'
-        ? [[task.id, { plannedG: task.massG, actualG: done.get(task.id)?.massG ?? null }]]
-        : [],
+      task.kind === 'weigh-base' ? [[task.id, { plannedG: task.massG, actualG: actualOf(task.id) }]] : [],
     ),
   );
 }
@@ -161,7 +222,12 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   const task = tasks.find(({ id }) => id === taskId);
   if (!task) return fail({ code: 'unknown-task', taskId });
   const isDone = task.doneAt !== null;
-  if (event.kind === 'undone') return isDone ? ok(event) : fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'topped-up') {
+    const isBase = task.kind === 'weigh-base' && !isTopUp(task);
+    return isBase && isDone ? ok(event) : fail({ code: 'needs-first', taskId, needs: [taskId] });
+  }
+  if (event.kind === 'undone')
+    return isDone || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
   if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
   const weighs = task.plannedG !== null;
   if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });

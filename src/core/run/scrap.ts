@@ -1,6 +1,6 @@
 import { slicesOf } from '../molds/slicing';
 import { jugGroups } from '../pours/sharedJug';
-import { progress } from './progress';
+import { isTopUp, progress } from './progress';
 import type { RunSoFar } from './run';
 
 /** What a run leaves that can be melted again, g. */
@@ -17,13 +17,18 @@ export interface ScrapOfRun {
 export function scrapOf(run: RunSoFar): ScrapOfRun {
   const { pours, mold, totals, fills } = run.snapshot.sheet;
   const groups = jugGroups(pours);
-  const leftOverG = progress(run).tasks.reduce((sum, task) => {
-    if (task.kind !== 'weigh-base' || task.actualG === null || !(task.massG > 0)) return sum;
+  const { tasks } = progress(run);
+  const leftOverG = tasks.reduce((sum, task) => {
+    if (task.kind !== 'weigh-base' || isTopUp(task) || task.actualG === null || !(task.massG > 0)) return sum;
+    const toppedUpG = tasks.reduce(
+      (more, each) => (each.id.startsWith(`${task.id}+`) ? more + (each.actualG ?? 0) : more),
+      0,
+    );
     const [head = 0] = task.pourIndexes;
     const group = groups.find((each) => each.includes(head)) ?? [];
     const jugG = group.reduce((total, index) => total + (pours[index]?.jugG ?? 0), 0);
     const share = task.massG / (pours[head]?.meltG ?? task.massG);
-    return sum + Math.max(0, (task.actualG / task.massG - 1) * jugG * share);
+    return sum + Math.max(0, ((task.actualG + toppedUpG) / task.massG - 1) * jugG * share);
   }, 0);
   const slices = slicesOf(mold);
   return {

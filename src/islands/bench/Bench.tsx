@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { concernsTask } from '../../core/checks/concernsTask';
+import type { Finding } from '../../core/checks/finding';
+import { overLimits } from '../../core/run/overLimits';
 import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -25,6 +27,8 @@ export default function Bench({ start, stock, showing }: Props) {
   const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;
   const [typed, setTyped] = useKeptText(`tallow.weight.${run.id}.${task?.id ?? 'end'}`);
   const { sheet, findings, rules } = run.snapshot;
+  // What the plan passes already was told there.
+  const planned = useMemo(() => new Set(findings.map(limitKey)), [findings]);
 
   // What is typed for the base moves every dose of its jug at once, before it is ticked.
   const parsed = parseMass(typed, showing.system);
@@ -38,6 +42,15 @@ export default function Bench({ start, stock, showing }: Props) {
       ? { ...each, targetG: rescaled(each.massG, typedBase.massG, typedG) }
       : each,
   );
+
+  const over = task
+    ? overLimits(
+        sheet,
+        { tasks },
+        { round: task.round, load: task.load, pourIndex: task.pourIndexes[0] ?? -1 },
+        typedG === null ? null : { taskId: task.id, massG: typedG },
+      ).filter(({ finding }) => !planned.has(limitKey(finding)))
+    : [];
 
   async function send(event: RunEvent) {
     const done = await record(event);
@@ -92,6 +105,7 @@ export default function Bench({ start, stock, showing }: Props) {
             cautions={findings.filter(
               (finding) => finding.severity === 'caution' && concernsTask(finding, task, sheet),
             )}
+            over={over}
             onType={setTyped}
             onTick={send}
             onUndo={() => send({ kind: 'undone', taskId: task.id })}
@@ -103,6 +117,10 @@ export default function Bench({ start, stock, showing }: Props) {
       </div>
     </div>
   );
+}
+
+function limitKey({ code, pourIndex, about }: Finding): string {
+  return `${code} ${pourIndex} ${about}`;
 }
 
 /** A text that outlives a reload: what was typed and not ticked yet. */

@@ -3,6 +3,7 @@ import type { Finding } from '../../core/checks/finding';
 import { sayFinding } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { SheetLine } from '../../core/plan/sheet';
+import type { OverLimit } from '../../core/run/overLimits';
 import type { TaskState } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { parseMass } from '../../core/units/parseMass';
@@ -25,6 +26,8 @@ interface Props {
   sending: boolean;
   /** What was found about this very task. */
   cautions: Finding[];
+  /** Limits that its jug passes by what was really weighed, or is typed. */
+  over: OverLimit[];
   onType(text: string): void;
   onTick(event: RunEvent): void;
   onUndo(): void;
@@ -90,7 +93,8 @@ function BackButton({ onBack }: Pick<Props, 'onBack'>) {
   );
 }
 
-function DoFace({ run, task, rules, showing, sending, cautions, onTick, onBack }: Props) {
+function DoFace(props: Props) {
+  const { run, task, rules, showing, sending, cautions, onTick, onBack } = props;
   const { sheet } = run.snapshot;
   return (
     <section className="plate flex min-h-0 flex-1 flex-col p-6">
@@ -98,6 +102,7 @@ function DoFace({ run, task, rules, showing, sending, cautions, onTick, onBack }
         <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
         <Cautions cautions={cautions} showing={showing} />
+        <OverLimits {...props} />
       </div>
       <NextButton sending={sending} onPress={() => onTick({ kind: 'done', taskId: task.id })}>
         Done
@@ -119,18 +124,37 @@ function Cautions({ cautions, showing }: Pick<Props, 'cautions' | 'showing'>) {
   ));
 }
 
-function WeighFace({
-  run,
-  task,
-  typed,
-  showing,
-  sending,
-  targetG,
-  cautions,
-  onType,
-  onTick,
-  onBack,
-}: Props & { targetG: number }) {
+/** A limit that is passed at the scale, and the base that would bring it back, as a task on a press. */
+function OverLimits({ over, showing, sending, tasks, onTick }: Props) {
+  return over.map(({ finding, baseTaskId, moreBaseG }) => {
+    const isWeighed = tasks.some(({ id, doneAt }) => id === baseTaskId && doneAt !== null);
+    return (
+      <div
+        key={`${finding.code} ${finding.about}`}
+        role="alert"
+        className="border-error my-1 flex flex-wrap items-center gap-3 rounded-lg border-2 p-2"
+      >
+        <p className="text-error flex-1 font-semibold">
+          {sayFinding(finding, showing).title}. {showMass(moreBaseG, showing)} more base brings it there; or
+          take some out.
+        </p>
+        {isWeighed && (
+          <button
+            type="button"
+            className="btn btn-secondary btn-lg"
+            disabled={sending}
+            onClick={() => onTick({ kind: 'topped-up', taskId: baseTaskId, massG: moreBaseG })}
+          >
+            Weigh {showMass(moreBaseG, showing)} more base
+          </button>
+        )}
+      </div>
+    );
+  });
+}
+
+function WeighFace(props: Props & { targetG: number }) {
+  const { run, task, typed, showing, sending, targetG, cautions, onType, onTick, onBack } = props;
   const input = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState(false);
   useEffect(() => input.current?.focus(), []);
@@ -159,6 +183,7 @@ function WeighFace({
         <TargetFigure massG={targetG} showing={showing} />
         <Explained task={task} line={line} targetG={targetG} showing={showing} />
         <Cautions cautions={cautions} showing={showing} />
+        <OverLimits {...props} />
         <div className="mt-auto">
           <label htmlFor="on-the-scale" className="text-lg font-semibold">
             On the scale

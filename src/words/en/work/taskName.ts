@@ -32,7 +32,7 @@ export function taskName(task: Task, { pours }: Pick<Sheet, 'pours'>): string {
   function what(): string {
     switch (task.kind) {
       case 'weigh-base':
-        return pour?.base.name ?? '';
+        return `${/\+\d+$/.test(task.id) ? 'More ' : ''}${pour?.base.name ?? ''}`;
       case 'weigh-dose':
         return pour?.lines[task.lineIndex]?.material.name ?? '';
       case 'stir-in':
