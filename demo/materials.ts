@@ -52,6 +52,7 @@ const base = (id: string, name: string, facts: Partial<Base>): Base => ({
   oilsCapOfBase: null,
   liquidsCapOfBase: null,
   additionsCapOfBase: null,
+  gritCounts: null,
   ...facts,
 });
 const fragrance = (id: string, name: string, facts: Partial<Fragrance>): Fragrance => ({

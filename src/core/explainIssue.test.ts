@@ -32,6 +32,7 @@ test('every kind of fault is said in words that name the mend', () => {
       { kind: 'z' },
       /^is not one of the known kinds$/,
     ],
+    [z.discriminatedUnion('kind', [z.object({ kind: z.literal('a') })]), {}, /^is missing$/],
   ];
   for (const [schema, value, words] of cases) assert.match(firstReason(schema, value), words);
 });

@@ -23,7 +23,7 @@ export function explainIssue(issue: Issue): string {
       if (issue.input === undefined) return `is missing: one of ${issue.values.map(String).join(', ')}`;
       return `must be one of: ${issue.values.map(String).join(', ')}`;
     case 'invalid_union':
-      return 'is not one of the known kinds';
+      return saysWhich(issue.input, issue.path.at(-1)) ? 'is not one of the known kinds' : 'is missing';
     case 'unrecognized_keys':
       return `holds something unknown: ${issue.keys.map((key) => key.slice(0, 40)).join(', ')}. Take it out`;
     case 'invalid_format':
@@ -31,6 +31,12 @@ export function explainIssue(issue: Issue): string {
     default:
       return issue.message;
   }
+}
+
+/** What tells the kinds of a record apart is reported with the whole record. */
+function saysWhich(input: unknown, field: PropertyKey | undefined): boolean {
+  if (typeof input !== 'object' || input === null || field === undefined) return input !== undefined;
+  return Object.hasOwn(input, field);
 }
 
 const KIND_NAMES: Record<string, string> = {

@@ -39,10 +39,15 @@ const SELECT = /* sql */ `
 export function planTable(db: Database.Database, barsOf: (moldId: string) => number) {
   const planOf = (id: string, record: string, shape: number) =>
     readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
-  const latest = db.prepare<[number, number], Row>(
-    `${SELECT} WHERE v.version = plans.latest_version ORDER BY plans.changed_at DESC, plans.id LIMIT ? OFFSET ?`,
+  // A record that can't be read has no name, and is found while no name is asked for.
+  const NAMED = `v.version = plans.latest_version AND (@named = ''
+    OR instr(lower(iif(json_valid(v.record), v.record ->> 'name', '')), lower(@named)) > 0)`;
+  const latest = db.prepare<[{ named: string; limit: number; offset: number }], Row>(
+    `${SELECT} WHERE ${NAMED} ORDER BY plans.changed_at DESC, plans.id LIMIT @limit OFFSET @offset`,
   );
-  const count = db.prepare<[], { total: number }>('SELECT count(*) AS total FROM plans');
+  const count = db.prepare<[{ named: string }], { total: number }>(
+    `SELECT count(*) AS total FROM plans JOIN plan_versions v ON v.plan_id = plans.id WHERE ${NAMED}`,
+  );
   const versionsOf = db.prepare<[string], Row>(`${SELECT} WHERE plans.id = ? ORDER BY v.version DESC`);
   const insertPlan = db.prepare<[string, string]>(
     'INSERT INTO plans (id, revision, latest_version, changed_at) VALUES (?, 1, 1, ?)',
@@ -72,17 +77,19 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
       plan: plan.data,
     });
   };
-  const pageOf = (limit: number, offset: number) => latest.all(limit, offset).map(read);
+  const pageOf = (limit: number, offset: number, named = '') =>
+    latest.all({ named, limit, offset }).map(read);
   const ALL = -1;
 
   return {
     /** The latest version of every plan that can be read, the last changed first. */
     all: (): StoredPlan[] => readable(pageOf(ALL, 0)),
     /** The same, a page of it. */
-    page(limit: number, offset: number): StoredPlan[] {
-      return readable(pageOf(limit, offset));
+    page(limit: number, offset: number, named = ''): StoredPlan[] {
+      return readable(pageOf(limit, offset, named));
     },
-    count: (): number => count.get()?.total ?? 0,
+    /** @param named what the name contains */
+    count: (named = ''): number => count.get({ named })?.total ?? 0,
     /** Plans that can't be read. */
     broken: (): BrokenRecord[] => broken(pageOf(ALL, 0)),
     /** Every version of every plan, to see what they name. */

@@ -103,7 +103,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
     await looksRight(page);
     // Everything that a pour can be, open at once.
-    await page.goto('/plans', { waitUntil: 'networkidle' });
+    await page.goto('/plans?q=Paper+Boats', { waitUntil: 'networkidle' });
     await page
       .getByRole('link', { name: /Paper Boats/ })
       .first()

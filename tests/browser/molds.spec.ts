@@ -20,7 +20,7 @@ async function planIn(page: Page, mold: string, name: string) {
   await page.goto('/plans', { waitUntil: 'networkidle' });
   await page.getByRole('button', { name: 'New plan' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByLabel('Mold', { exact: true }).selectOption({ label: `${mold}, 1 cavities` });
+  await page.getByLabel('Mold', { exact: true }).selectOption({ label: `${mold}, 1 cavity` });
   await page.getByLabel('Base', { exact: true }).selectOption({ label: 'Drystone' });
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.waitForURL(/\/plans\/[0-9a-f-]{36}$/);
@@ -76,11 +76,14 @@ test('a food container with a step in its floor: water steps, a pour that levels
       await expect(page.getByText(/It levels the floor and is cut off at the end/)).toBeVisible();
     await page.getByRole('button', { name: 'Done' }).click();
   }
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText('44.1 g cut off, by the sheet.', { exact: false })).toBeVisible();
   await expect(page.getByLabel('Into the scrap jar')).toHaveValue('44.1');
   await page.getByLabel('Into the scrap jar').fill('forty');
   await expect(page.getByText(/Only a number of g goes here/)).toBeVisible();
   await page.getByLabel('Into the scrap jar').fill('43');
+  await page.getByText('As full as planned').click();
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
   await expect(page.getByText('This run is in the Logbook.')).toBeVisible();
   await page.goto('/shelf', { waitUntil: 'networkidle' });

@@ -93,7 +93,7 @@ test('pours are added, sized in every way, moved and taken out; contradictions a
 test('the section flips between mold, bar and face, and is kept as SVG in millimetres and as PNG', async ({
   page,
 }) => {
-  await page.goto('/plans');
+  await page.goto('/plans?q=night+ferry');
   await page.getByRole('link', { name: /Night Ferry/ }).click();
   const panel = page.getByRole('region', { name: 'Section' });
   const saves = async (kind: string) => {

@@ -253,16 +253,15 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
 });
 
 test('turned round: another base, what the shelf makes, and what to buy', async ({ page }) => {
-  await page.goto('/plans?now');
+  await page.goto('/plans?now&q=Bare');
   await expect(page.getByRole('link', { name: /Bare Face/ })).toBeVisible();
-  await page.goto('/plans');
   await page.getByRole('link', { name: /Bare Face/ }).click();
   await page.getByText('Try another base').click();
   await page.getByLabel('Another base').selectOption({ label: 'Cream Lane' });
   const another = page.locator('details').filter({ hasText: 'Try another base' });
   await expect(another).toContainText('Cream Lane: usual density assumed');
   await expect(another).toContainText('Comes from milk');
-  await another.getByRole('button', { name: 'Take it' }).click();
+  await another.getByRole('button', { name: 'Use this base' }).click();
   await expect(page.getByRole('combobox', { name: 'Base', exact: true })).toHaveValue('cream-lane');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('combobox', { name: 'Base', exact: true })).toHaveValue('softwater');
@@ -275,12 +274,12 @@ test('turned round: another base, what the shelf makes, and what to buy', async 
   await page.goto('/plans/buy');
   await page.getByLabel('Tinsmith’s Bar', { exact: true }).check();
   await page.getByLabel('Pieces of Tinsmith’s Bar').fill('2,5');
-  await page.getByRole('button', { name: 'Add it up' }).click();
+  await page.getByRole('button', { name: 'Work out what is needed' }).click();
   await expect(page.getByRole('alert')).toContainText('whole number');
   await page.getByLabel('Pieces of Tinsmith’s Bar').fill('40');
   await page.getByLabel('Bare Face', { exact: true }).check();
   await page.getByLabel('Nettle & Lime Head Bar', { exact: true }).check();
-  await page.getByRole('button', { name: 'Add it up' }).click();
+  await page.getByRole('button', { name: 'Work out what is needed' }).click();
   await expect(page.getByRole('row', { name: /Hold/ })).not.toContainText('enough');
   await expect(page.getByRole('row', { name: /Slate mica/ })).toContainText('enough');
   await expect(page.getByText(/at the last prices/)).toBeVisible();

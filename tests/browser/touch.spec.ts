@@ -40,6 +40,8 @@ test('by touch on a tablet: new plan, a dose too high, mend, bench with the keyp
   await press('18.8');
   await page.getByRole('button', { name: 'Tick', exact: true }).tap();
   await page.getByRole('button', { name: 'Done' }).tap();
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).tap();
   await page.getByText('Good', { exact: true }).tap();
   await page.getByRole('button', { name: 'Into the Logbook' }).tap();
   await page.getByRole('link', { name: 'See it in the Logbook' }).tap();

@@ -62,6 +62,7 @@ export function base(over: Partial<Base> = {}): Base {
     oilsCapOfBase: null,
     liquidsCapOfBase: null,
     additionsCapOfBase: 0.1,
+    gritCounts: null,
     ...over,
   };
 }

@@ -1,9 +1,9 @@
 import type { Base } from '../materials/base';
-import { additionsCap } from '../materials/defaults';
+import { additionsCap, gritCounts } from '../materials/defaults';
 import type { SheetLine } from '../plan/sheet';
 import { capCheck } from './capCheck';
 
-/** More of everything together than the base bears; grit is counted apart in soap bases. */
+/** More of everything together than the base bears; grit is counted apart where the base's cap is said so. */
 export const additionsOverCap = capCheck({
   code: 'additions-over-cap',
   what: 'Additions',
@@ -15,5 +15,5 @@ export const additionsOverCap = capCheck({
 });
 
 function isApart({ material }: SheetLine, base: Base): boolean {
-  return base.baseKind !== 'syndet' && material.kind === 'additive' && material.role === 'grit';
+  return !gritCounts(base) && material.kind === 'additive' && material.role === 'grit';
 }

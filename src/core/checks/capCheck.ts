@@ -25,8 +25,8 @@ export interface PassedLimit {
   finding: Finding;
   countedG: number;
   limit: number;
-  /** Said of the base's weight, or of everything that is poured. */
-  of: 'base' | 'product';
+  /** What it is said of: base, or everything that is poured. */
+  ofG: number;
 }
 
 export interface CapCheck extends Check {
@@ -69,10 +69,27 @@ export function capCheck(spec: CapSpec): CapCheck {
 const sumOf = (lines: readonly SheetLine[], figure: (line: SheetLine) => number) =>
   lines.reduce((total, line) => total + figure(line), 0);
 
+/** A colour block is coloured soap: base, once its weight is known, and no addition in any case. */
+function isBlock({ material }: SheetLine): boolean {
+  return material.kind === 'colorant' && material.form === 'block';
+}
+
+/** What caps are said of. A usual weight of a block is not trusted to stretch them. */
+function cappedBaseG(pour: SheetPour): number {
+  const blocks = contentOf(pour).filter((line) => isBlock(line) && !line.assumed.includes('block-mass'));
+  return pour.baseG + sumOf(blocks, ({ massG }) => massG);
+}
+
+function countedLines(spec: CapSpec, pour: SheetPour) {
+  return contentOf(pour).filter((line) => !line.leaves && !isBlock(line) && spec.counts(line, pour.base));
+}
+
 function passedCap(spec: CapSpec, pour: SheetPour, pourIndex: number): PassedLimit[] {
   const { base } = pour;
-  const lines = contentOf(pour).filter((line) => !line.leaves && spec.counts(line, base));
-  const ofBase = sumOf(lines, (line) => line.ofBase);
+  const lines = countedLines(spec, pour);
+  const ofG = cappedBaseG(pour);
+  const countedG = sumOf(lines, (line) => line.ofBase) * pour.baseG;
+  const ofBase = countedG / ofG;
   const cap = spec.cap(base);
   if (!exceedsCap(ofBase, cap.value)) return [];
   const apart = spec.apart
@@ -83,9 +100,9 @@ function passedCap(spec: CapSpec, pour: SheetPour, pourIndex: number): PassedLim
     : 0;
   return [
     {
-      countedG: ofBase * pour.baseG,
+      countedG,
       limit: cap.value,
-      of: 'base',
+      ofG,
       finding: {
         code: spec.code,
         severity: cap.assumed ? 'caution' : 'stop',
@@ -103,19 +120,12 @@ function passedCap(spec: CapSpec, pour: SheetPour, pourIndex: number): PassedLim
 
 function checkBar(spec: CapSpec, sheet: Sheet): Finding[] {
   if (sheet.pours.length < 2) return [];
-  const baseG = sheet.totals.baseG;
-  const massG = sheet.pours.reduce(
-    (sum, pour) =>
-      sum +
-      sumOf(
-        contentOf(pour).filter((line) => !line.leaves && spec.counts(line, pour.base)),
-        (line) => line.massG,
-      ),
-    0,
-  );
-  const caps = sheet.pours.map((pour) => spec.cap(pour.base));
+  const { pours } = sheet;
+  const baseG = pours.reduce((sum, pour) => sum + cappedBaseG(pour), 0);
+  const massG = pours.reduce((sum, pour) => sum + sumOf(countedLines(spec, pour), (line) => line.massG), 0);
+  const caps = pours.map((pour) => spec.cap(pour.base));
   const cap =
-    sheet.pours.reduce((sum, pour, index) => sum + (caps[index]?.value ?? 0) * pour.baseG, 0) / baseG;
+    pours.reduce((sum, pour, index) => sum + (caps[index]?.value ?? 0) * cappedBaseG(pour), 0) / baseG;
   const ofBase = massG / baseG;
   if (!exceedsCap(ofBase, cap)) return [];
   const assumed = caps.some((each) => each.assumed);

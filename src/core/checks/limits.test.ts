@@ -183,3 +183,67 @@ test('a dose keeps what it meant, and one that has become readable is read', () 
   assert.ok(isClose(sheetOf(nowReadable).pours[0]?.lines[0]?.ofBase ?? 0, 0.02));
   assert.equal(found(nowReadable, 'dose-reads-otherwise').length, 0);
 });
+
+test('colour adds up: each dose within its own most, together beyond, brought down together', () => {
+  const [one, two] = [colorant({ id: 'one' }), colorant({ id: 'two' })];
+  const sum = (first: string, second: string) =>
+    found(
+      planFile([
+        {
+          doses: [
+            [one, first],
+            [two, second],
+          ],
+        },
+      ]),
+      'too-much-colour',
+    );
+  // Of a usual most of 0.75 %: 0.6 and 0.6 are 1.6 times it, 0.375 and 0.375 just it.
+  const [finding] = sum('0.6 %', '0.6 %');
+  isClose(finding?.figures.ofMost ?? 0, 1.6, 1e-9);
+  assert.deepEqual(
+    finding?.mend?.map((edit) => edit.edit === 'set-dose' && edit.text),
+    ['0.375 %', '0.375 %'],
+  );
+  assert.equal(sum('0.375 %', '0.375 %').length, 0);
+  // One that is beyond by itself says so by itself.
+  assert.equal(sum('0.8 %', '0.1 %').length, 0);
+  assert.equal(found(planFile([{ doses: [[colorant({ form: 'pigment' }), '3 %']] }]), 'overdone').length, 1);
+  assert.equal(found(planFile([{ doses: [[colorant({ form: 'block' }), '150 g']] }]), 'overdone').length, 1);
+});
+
+test('a colour block is soap: no addition, and base for the caps once its weight is known', () => {
+  const capped = base({ fragranceCapOfBase: 0.03, additionsCapOfBase: 0.05 });
+  const scented = fragrance();
+  const codes = (block: ReturnType<typeof colorant>, text: string) =>
+    reviewPlan(
+      planFile([
+        {
+          base: capped,
+          doses: [
+            [scented, '3.3 %'],
+            [block, text],
+          ],
+        },
+      ]),
+    )
+      .findings.map(({ code }) => code)
+      .filter((code) => code.endsWith('-over-cap'));
+  // 20 % of block: 3.3 % of base are 2.75 % of base and block.
+  assert.deepEqual(codes(colorant({ form: 'block' }), '20 %'), []);
+  // A usual weight stretches no cap.
+  assert.deepEqual(codes(colorant({ form: 'block' }), '1 block'), ['fragrance-over-cap']);
+});
+
+test('grit counts to the cap of additions as the base’s record has it', () => {
+  const grit = additive({ role: 'grit', grainMm: 0.3 });
+  const over = (gritCounts: boolean | null, baseKind: 'soap' | 'syndet') =>
+    found(
+      planFile([{ base: base({ gritCounts, baseKind, additionsCapOfBase: 0.03 }), doses: [[grit, '5 %']] }]),
+      'additions-over-cap',
+    ).length;
+  assert.deepEqual(
+    [over(null, 'soap'), over(true, 'soap'), over(null, 'syndet'), over(false, 'syndet')],
+    [0, 1, 1, 0],
+  );
+});

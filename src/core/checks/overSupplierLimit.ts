@@ -55,7 +55,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
     {
       countedG: ofProduct * pour.jugG,
       limit,
-      of: 'product',
+      ofG: pour.jugG,
       finding: {
         code: overSupplierLimit.code,
         severity: 'stop',

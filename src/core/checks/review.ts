@@ -38,6 +38,7 @@ import { scaleFit } from './scaleFit';
 import { solidsMove } from './solidsMove';
 import { standInFigures } from './standInFigures';
 import { stockShort } from './stockShort';
+import { tooMuchColour } from './tooMuchColour';
 import { unfitForUse } from './unfitForUse';
 import { unknownLimit } from './unknownLimit';
 import { vanillin } from './vanillin';
@@ -68,6 +69,7 @@ const CHECKS: readonly Check[] = [
   vanillin,
   dyeBleeds,
   overdone,
+  tooMuchColour,
   belowWorkingRange,
   scaleFit,
   stockShort,

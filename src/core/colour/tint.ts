@@ -75,7 +75,15 @@ function strengthOf(colorant: Colorant): Light | null {
   const { colour, match } = colorant;
   if (match) return strengthFrom(match.colour, match.look, match.thicknessMm, match.ofBase);
   if (colour === null) return null;
-  return strengthFrom(colour, 'white', USUAL_MM, usualMost(colorant)?.value ?? TOLD_AT_OF_BASE);
+  return strengthFrom(colour, 'white', USUAL_MM, toldAt(colorant));
+}
+
+/** The dose that shows a colour as it was told: the most that is usual, and for pigments and blocks less. */
+function toldAt(colorant: Colorant): number {
+  const most = usualMost(colorant);
+  return most && (!most.assumed || colorant.form === 'mica' || colorant.form === 'dye')
+    ? most.value
+    : TOLD_AT_OF_BASE;
 }
 
 function strengthFrom(hex: string, look: Look, thicknessMm: number, ofBase: number): Light {

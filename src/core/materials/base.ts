@@ -41,8 +41,10 @@ export const baseSchema = z.strictObject({
   fragranceCapOfBase: unknownOr(fraction),
   oilsCapOfBase: unknownOr(fraction),
   liquidsCapOfBase: unknownOr(fraction),
-  /** All additions together, grit apart for soap bases. */
+  /** All additions together. */
   additionsCapOfBase: unknownOr(fraction),
+  /** Whether grit counts to them; as is usual for its kind until then. */
+  gritCounts: unknownOr(z.boolean()).default(null),
 });
 
 export type Base = z.infer<typeof baseSchema>;

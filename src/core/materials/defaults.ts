@@ -1,6 +1,7 @@
 import { DEFAULT_ML_PER_DROP } from '../units/factors';
 import { type Additive, isPowderRole } from './additive';
 import type { Base } from './base';
+import type { Colorant } from './colorant';
 import type { DosedMaterial } from './material';
 import { meanOf } from './reading';
 
@@ -38,9 +39,15 @@ const LIQUIDS_CAP_OF_BASE = 0.03;
 
 /**
  * The most that is usual, of base. Mica: common practice, no source, 0.5 to 0.75 g per 100 g. Dye: common practice,
- * no source, 14 drops of 0.05 g in 300 g. Glitter, salt: our own assumption.
+ * no source, 14 drops of 0.05 g in 300 g. Pigment, block, glitter, salt: our own assumption.
  */
-const USUAL_MOST = { mica: 0.0075, dye: (14 * 0.05) / 300, glitter: 0.005, salt: 0.05 } as const;
+const USUAL_MOST = { glitter: 0.005, salt: 0.05 } as const;
+const USUAL_MOST_COLOUR: Partial<Record<Colorant['form'], number>> = {
+  mica: 0.0075,
+  pigment: 0.0075,
+  dye: (14 * 0.05) / 300,
+  block: 0.25,
+};
 /** Common practice, no source: a quarter teaspoon a pound is the least in use. */
 const USUAL_LEAST_FRAGRANCE = 0.0025;
 
@@ -115,6 +122,11 @@ export function additionsCap(base: Base): Figure {
   return figure(base.additionsCapOfBase, ADDITIONS_CAP_OF_BASE[base.baseKind]);
 }
 
+/** Whether grit counts to a base's cap of additions. Common practice, no source: in a syndet it does, in soap it is apart. */
+export function gritCounts(base: Base): boolean {
+  return base.gritCounts ?? base.baseKind === 'syndet';
+}
+
 export function ceiling(base: Base): Figure {
   return figure(base.ceilingC, DEFAULT_CEILING_C);
 }
@@ -122,10 +134,10 @@ export function ceiling(base: Base): Figure {
 /** The most of a material that is usual, of base; undefined where nobody has a figure. */
 export function usualMost(material: DosedMaterial): Figure | undefined {
   if (material.usualMostOfBase !== null) return { value: material.usualMostOfBase, assumed: false };
-  if (material.kind === 'colorant' && material.form === 'mica')
-    return { value: USUAL_MOST.mica, assumed: true };
-  if (material.kind === 'colorant' && material.form === 'dye')
-    return { value: USUAL_MOST.dye, assumed: true };
+  if (material.kind === 'colorant') {
+    const most = USUAL_MOST_COLOUR[material.form];
+    return most === undefined ? undefined : { value: most, assumed: true };
+  }
   if (material.kind === 'additive' && (material.role === 'glitter' || material.role === 'salt'))
     return { value: USUAL_MOST[material.role], assumed: true };
   return undefined;

@@ -245,6 +245,7 @@ export const MATERIAL_FIELDS: readonly MaterialField[] = [
     first: 'none',
   },
 
+  yesNoOf({ key: 'gritCounts', label: 'Grit counts to the cap of additions', group: 'limits', kinds: BASE }),
   yesNoOf({ key: 'suspension', label: 'Holds grit where it is', group: 'setting', kinds: BASE }),
   choiceOf({ key: 'sweat', label: 'Sweat', group: 'setting', kinds: BASE }, SWEAT_NAMES, 'unknown'),
   choiceOf({ key: 'setSpeed', label: 'Sets', group: 'setting', kinds: BASE }, SPEED_NAMES, 'unknown'),

@@ -1,6 +1,8 @@
 import { fail, ok, type Result } from '../result';
+import { G_PER_OZ } from '../units/factors';
 import { parseNumber } from '../units/parseNumber';
 import { explainQuantityFault, parseQuantity } from '../units/parseQuantity';
+import type { UnitSystem } from '../units/showQuantity';
 import { writeFigure } from '../units/writeQuantity';
 import { z } from '../zod';
 
@@ -30,12 +32,15 @@ export function isShared(size: PourSize): size is Extract<PourSize, { by: 'parts
 }
 
 /** A size as text that {@link parsePourSize} reads back as itself. */
-export function writePourSize(size: PourSize): string {
+/** @param system in which a weight is written */
+export function writePourSize(size: PourSize, system: UnitSystem = 'metric'): string {
   switch (size.by) {
     case 'parts':
       return `${writeFigure(size.parts, 4)} ${size.parts === 1 ? 'part' : 'parts'}`;
     case 'mass':
-      return `${writeFigure(size.massG, 4)} g`;
+      return system === 'us'
+        ? `${writeFigure(size.massG / G_PER_OZ, 4)} oz`
+        : `${writeFigure(size.massG, 4)} g`;
     case 'thickness':
       return `${writeFigure(size.thicknessMm, 3)} mm`;
     case 'height':

@@ -73,10 +73,10 @@ export function overLimits(
       : { ...line, ofBase: share(line, line.fromPourIndex, lineIndex) };
   });
   const actual = withShares({ ...pour, lines, carried }, baseG);
-  return capFindings(sheet, actual, pourIndex).map(({ finding, countedG, limit, of }) => ({
+  return capFindings(sheet, actual, pourIndex).map(({ finding, countedG, limit, ofG }) => ({
     finding,
     baseTaskId: first.id,
-    moreBaseG: of === 'base' ? countedG / limit - baseG : countedG / limit - actual.jugG,
+    moreBaseG: countedG / limit - ofG,
   }));
 }
 

@@ -6,29 +6,33 @@ import { type LotStock, leftOf } from './stock';
 /** Lots by the id of their material, which may be any text; one that is missing has never been bought. */
 export type StockByMaterial = ReadonlyMap<string, readonly LotStock[]>;
 
-/**
- * How many pieces the shelf makes, fixed doses growing along with them. Materials that were never bought are not
- * counted by the book, and do not limit.
- *
- * @returns whole pieces and the name of what runs out first; pieces is Infinity when the book counts nothing of it
- */
-export function piecesFromShelf(
-  sheet: Sheet,
-  stock: StockByMaterial,
-): { pieces: number; shortOf: string | null } {
+/** What the shelf makes of a plan, and what nobody knows of. */
+export interface FromShelf {
+  /** Whole pieces; Infinity when the book counts nothing of it. */
+  pieces: number;
+  /** The name of what runs out first; null when the book counts nothing of it. */
+  shortOf: string | null;
+  /** Names of what was never bought by the book, and does not limit for that. */
+  notCounted: string[];
+}
+
+/** How many pieces the shelf makes, fixed doses growing along with them. */
+export function piecesFromShelf(sheet: Sheet, stock: StockByMaterial): FromShelf {
   const bars = barsPerCavity(sheet.mold);
-  let pieces = Number.POSITIVE_INFINITY;
-  let shortOf: string | null = null;
+  const made: FromShelf = { pieces: Number.POSITIVE_INFINITY, shortOf: null, notCounted: [] };
   for (const { materialId, name, amount } of needOf(sheet)) {
     const lots = stock.get(materialId);
-    if (lots === undefined) continue;
+    if (lots === undefined) {
+      made.notCounted.push(name);
+      continue;
+    }
     const enoughFor = bars * Math.floor((Math.max(0, leftOf(lots)) / (amount / sheet.fills)) * (1 + 1e-12));
-    if (enoughFor < pieces) {
-      pieces = enoughFor;
-      shortOf = name;
+    if (enoughFor < made.pieces) {
+      made.pieces = enoughFor;
+      made.shortOf = name;
     }
   }
-  return { pieces, shortOf };
+  return made;
 }
 
 /** A material with what some work needs of it and what is there. */

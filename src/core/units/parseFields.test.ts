@@ -61,3 +61,21 @@ test('a weight without a unit is in the unit of the scale', () => {
   assert.deepEqual(parseMass('1 oz', 'metric'), { success: true, data: 28.349523125 });
   assert.equal(parseMass('2 %', 'metric').success, false);
 });
+
+test('a length and a temperature may be typed in another unit than the field’s', () => {
+  const mm: FigureRule = { unit: 'mm', least: 1, most: 2000 };
+  assert.deepEqual(
+    ['8', '8 mm', '2.5 cm', '2,5cm', '1 in', '1 ½ in', '3"', '0.5 m', '1 ft'].map((text) => figure(text, mm)),
+    [8, 8, 25, 25, 25.4, 38.1, 76.2, 500, 'not-only-a-number'],
+  );
+  const celsius: FigureRule = { unit: '°C', least: 20, most: 120 };
+  const fahrenheit: FigureRule = { unit: '°F', least: 68, most: 248 };
+  assert.deepEqual(
+    ['60', '60 °C', '140 °F', '140F', '140'].map((text) => figure(text, celsius)),
+    [60, 60, 60, 60, 'too-large'],
+  );
+  assert.deepEqual(
+    ['140', '140 F', '60 °C'].map((text) => figure(text, fahrenheit)),
+    [140, 140, 140],
+  );
+});

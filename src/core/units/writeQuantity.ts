@@ -1,4 +1,6 @@
+import { G_PER_OZ } from './factors';
 import type { Quantity } from './quantity';
+import type { UnitSystem } from './showQuantity';
 
 /** Last digits that are only rounding do not count as over or under. */
 const ROUND = {
@@ -23,6 +25,11 @@ export function writeFigure(
   const steps = ROUND[rounding](value * scale);
   const written = (steps / scale).toFixed(decimals);
   return decimals === 0 ? written : written.replace(/\.?0+$/, '');
+}
+
+/** A weight for a field with its unit beside it, as fine as the sheet shows it. */
+export function writeMass(massG: number, system: UnitSystem): string {
+  return system === 'us' ? writeFigure(massG / G_PER_OZ, 2) : writeFigure(massG, 1);
 }
 
 const DECIMALS = 6;

@@ -6,8 +6,10 @@ import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
 import { weighedG } from '../../core/run/weighedG';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
-import { type Showing, showMass } from '../../core/units/showQuantity';
-import { writeFigure } from '../../core/units/writeQuantity';
+import { parseMass } from '../../core/units/parseMass';
+import { explainQuantityFault } from '../../core/units/parseQuantity';
+import { massUnit, type Showing, showMass } from '../../core/units/showQuantity';
+import { writeMass } from '../../core/units/writeQuantity';
 import { VERDICT_NAMES } from '../shared/names';
 import { OffTheShelf } from './OffTheShelf';
 
@@ -19,7 +21,7 @@ interface Props {
   onFinish(event: RunEvent): void;
 }
 
-const SCRAP = { unit: 'g', least: 0, most: 1_000_000 };
+const MOST_SCRAP_G = 1_000_000;
 /** Less is not worth a jar. */
 const LEAST_SCRAP_G = 1;
 const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
@@ -36,8 +38,15 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
   const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
   const scrap = useMemo(() => scrapOf(run), [run]);
   const scrapG = scrap.trimmedG + scrap.endsG + scrap.leftOverG;
-  const [scrapText, setScrapText] = useState(() => (scrapG > LEAST_SCRAP_G ? writeFigure(scrapG, 1) : ''));
-  const parsedScrap = scrapText.trim() === '' ? ok(0) : parseFigure(scrapText, SCRAP);
+  const [scrapText, setScrapText] = useState(() =>
+    scrapG > LEAST_SCRAP_G ? writeMass(scrapG, showing.system) : '',
+  );
+  const parsedScrap = scrapText.trim() === '' ? ok(0) : parseMass(scrapText, showing.system);
+  const scrapFault = !parsedScrap.success
+    ? explainQuantityFault(parsedScrap.error, ['mass'])
+    : parsedScrap.data > MOST_SCRAP_G
+      ? `At the most ${showMass(MOST_SCRAP_G, showing)}.`
+      : null;
   const parsed = parseFigure(pieces, PIECES);
 
   return (
@@ -45,7 +54,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
       className="plate flex flex-1 flex-col gap-4 overflow-y-auto p-6"
       onSubmit={(event) => {
         event.preventDefault();
-        if (parsed.success && parsedScrap.success)
+        if (parsed.success && parsedScrap.success && scrapFault === null)
           onFinish({
             kind: 'finished',
             verdict,
@@ -143,17 +152,17 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
         <div className="flex items-center gap-3">
           <input
             id="to-scrap"
-            className={`input h-14 w-32 text-2xl ${parsedScrap.success ? '' : 'input-error'}`}
+            className={`input h-14 w-32 text-2xl ${scrapFault === null ? '' : 'input-error'}`}
             inputMode="decimal"
             autoComplete="off"
             value={scrapText}
-            aria-invalid={!parsedScrap.success}
+            aria-invalid={scrapFault !== null}
             aria-describedby="to-scrap-says"
             onChange={({ target }) => setScrapText(target.value)}
           />
-          <span className="text-xl">g</span>
-          <span id="to-scrap-says" className={parsedScrap.success ? 'quiet' : 'text-error'}>
-            {parsedScrap.success ? scrapWords(scrap, showing) : explainFigureFault(parsedScrap.error, SCRAP)}
+          <span className="text-xl">{massUnit(showing.system)}</span>
+          <span id="to-scrap-says" className={scrapFault === null ? 'quiet' : 'text-error'}>
+            {scrapFault ?? scrapWords(scrap, showing)}
           </span>
         </div>
       </div>
@@ -167,7 +176,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
       <button
         type="submit"
         className="btn btn-primary sticky bottom-0 mt-auto h-24 shrink-0 text-3xl"
-        disabled={sending || !parsed.success || !parsedScrap.success}
+        disabled={sending || !parsed.success || scrapFault !== null}
       >
         {sending ? 'Recording …' : 'Into the Logbook'}
       </button>

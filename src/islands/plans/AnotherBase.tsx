@@ -88,7 +88,7 @@ export function AnotherBase({ file, pourIndex, sheet, findings, context, showing
             className="btn btn-secondary min-h-11"
             onClick={() => onEdit(tried.plan, `base ${Date.now()}`)}
           >
-            Take it
+            Use this base
           </button>
         </div>
       )}

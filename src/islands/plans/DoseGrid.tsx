@@ -1,6 +1,7 @@
 import { useMemo, useRef } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
+import { usualMost } from '../../core/materials/defaults';
 import { type DoseableMaterial, isDoseable, type Material } from '../../core/materials/material';
 import { KIND_NAMES } from '../../core/materials/names';
 import { freshId } from '../../core/plan/ids';
@@ -9,6 +10,7 @@ import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { writeFigure } from '../../core/units/writeQuantity';
 import { useStable } from '../shared/useStable';
 import { AddDose } from './AddDose';
 import { type DoseActions, DoseRow } from './DoseRow';
@@ -36,17 +38,17 @@ const FIRST_FRAGRANCE: Record<HouseRules['fragranceBy'], string> = {
   spoons: '½ tsp/lb',
   drops: '6 drops/piece',
 };
-const FIRST_DOSE: Record<Exclude<DoseableMaterial['kind'], 'fragrance' | 'blend'>, string> = {
-  colorant: '0.2 %',
-  additive: '1 %',
-  dispersant: '1 %',
+const FIRST_SHARE: Record<Exclude<DoseableMaterial['kind'], 'fragrance' | 'blend'>, number> = {
+  colorant: 0.002,
+  additive: 0.01,
+  dispersant: 0.01,
 };
 
 function firstDose(material: DoseableMaterial, rules: HouseRules): string {
   if (material.kind === 'fragrance' || material.kind === 'blend') return FIRST_FRAGRANCE[rules.fragranceBy];
-  return material.kind === 'additive' && material.role === 'stabiliser'
-    ? '= fragrance'
-    : FIRST_DOSE[material.kind];
+  if (material.kind === 'additive' && material.role === 'stabiliser') return '= fragrance';
+  const most = usualMost(material)?.value ?? 1;
+  return `${writeFigure(Math.min(most, FIRST_SHARE[material.kind]) * 100, 3, 'down')} %`;
 }
 
 /** Our own assumption: a powder takes three times its weight to become a thin paste. */
@@ -147,7 +149,7 @@ export function DoseGrid(props: Props) {
         <h2 id="doses-title" className="font-semibold">
           Doses
         </h2>
-        <PourTabs plan={plan} pourIndex={pourIndex} onPour={onPour} onEdit={onEdit} />
+        <PourTabs plan={plan} system={showing.system} pourIndex={pourIndex} onPour={onPour} onEdit={onEdit} />
         {plan.pours.length === 1 && (
           <p className="quiet text-xs">As you say it: 2 %, 6 g, ½ tsp/lb, 6 drops/piece, = fragrance</p>
         )}

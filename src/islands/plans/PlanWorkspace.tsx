@@ -156,7 +156,7 @@ export default function PlanWorkspace(props: Props) {
             Section
           </h2>
           <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
-          <SectionPanel plan={plan} mold={file.mold} sheet={sheet} locale={showing.locale} onEdit={edit} />
+          <SectionPanel plan={plan} mold={file.mold} sheet={sheet} showing={showing} onEdit={edit} />
           <TurnRound file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
           <AnotherBase
             file={file}

@@ -18,15 +18,15 @@ interface Props {
 /** How big a pour is, as it is said and as it comes out; its place, and away with it. */
 export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPour, onEdit }: Props) {
   const pour = plan.pours[pourIndex];
-  const [text, setText] = useState(() => (pour ? writePourSize(pour.size) : ''));
-  const written = pour ? writePourSize(pour.size) : '';
+  const [text, setText] = useState(() => (pour ? writePourSize(pour.size, showing.system) : ''));
+  const written = pour ? writePourSize(pour.size, showing.system) : '';
   useEffect(() => {
     // Changed from elsewhere (undo, a boundary that was dragged): show it, unless the text says the same already.
     setText((before) => {
       const read = parsePourSize(before);
-      return read.success && writePourSize(read.data) === written ? before : written;
+      return read.success && writePourSize(read.data, showing.system) === written ? before : written;
     });
-  }, [written]);
+  }, [written, showing.system]);
   if (!pour) return null;
   const read = parsePourSize(text);
   const letter = pourLetter(pourIndex);

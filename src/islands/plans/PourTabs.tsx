@@ -2,9 +2,11 @@ import { Plus } from 'lucide-react';
 import { freshId } from '../../core/plan/ids';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
+import type { UnitSystem } from '../../core/units/showQuantity';
 
 interface Props {
   plan: Plan;
+  system: UnitSystem;
   pourIndex: number;
   onPour(pourIndex: number): void;
   onEdit(plan: Plan, about: string): void;
@@ -12,14 +14,14 @@ interface Props {
 
 const MOST_POURS = 26;
 
-function sizeInShort({ size, way }: Pour, index: number): string {
+function sizeInShort({ size, way }: Pour, index: number, system: UnitSystem): string {
   return index > 0 && way?.besideShare !== undefined
     ? `beside ${pourLetter(index - 1)}`
-    : writePourSize(size);
+    : writePourSize(size, system);
 }
 
 /** The pours in the order they are poured, and one more on top. */
-export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
+export function PourTabs({ plan, system, pourIndex, onPour, onEdit }: Props) {
   const { pours } = plan;
   function add() {
     const top = pours.at(-1);
@@ -49,7 +51,7 @@ export function PourTabs({ plan, pourIndex, onPour, onEdit }: Props) {
               className={`btn btn-sm min-h-11 min-w-11 ${index === pourIndex ? 'btn-primary' : 'btn-secondary'}`}
               onClick={() => onPour(index)}
             >
-              {pourLetter(index)} · {sizeInShort(each, index)}
+              {pourLetter(index)} · {sizeInShort(each, index, system)}
             </button>
           ))}
         </div>

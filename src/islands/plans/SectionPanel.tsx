@@ -5,6 +5,7 @@ import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { sectionAxis, sectionOf, sectionOfMold } from '../../core/section/section';
+import type { Showing } from '../../core/units/showQuantity';
 import { savePng, saveSvg } from '../section/download';
 import { Face } from '../section/Face';
 import { Section } from '../section/Section';
@@ -16,7 +17,7 @@ interface Props {
   plan: Plan;
   mold: Mold;
   sheet: Sheet | null;
-  locale: string;
+  showing: Showing;
   onEdit(plan: Plan, about: string): void;
 }
 
@@ -24,7 +25,8 @@ const VIEWS = { poured: 'As poured', unmolded: 'Unmolded', face: 'Face' } as con
 type View = keyof typeof VIEWS;
 
 /** The section, flipped between the mold and the bar; a picture of it to keep. */
-export function SectionPanel({ plan, mold, sheet, locale, onEdit }: Props) {
+export function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
+  const { locale } = showing;
   const [view, setView] = useState<View>('poured');
   const [turned, setTurned] = useState(false);
   const [byGrams, setByGrams] = useState(false);
@@ -73,6 +75,7 @@ export function SectionPanel({ plan, mold, sheet, locale, onEdit }: Props) {
             key={typing.below}
             plan={plan}
             pourIndex={typing.below}
+            system={showing.system}
             topPx={typing.topPx}
             onEdit={onEdit}
             onDone={() => {

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import { parsePourSize, writePourSize } from '../../core/plan/pourSize';
+import type { UnitSystem } from '../../core/units/showQuantity';
 import { withPour } from './planEdits';
 
 interface Props {
   plan: Plan;
   pourIndex: number;
+  system: UnitSystem;
   /** Where the line is that it was asked for at. */
   topPx: number;
   onEdit(plan: Plan, about: string): void;
@@ -13,9 +15,9 @@ interface Props {
 }
 
 /** The size of the pour under a boundary, typed where the boundary is. Enter takes it, Escape leaves it. */
-export function SizeOnDrawing({ plan, pourIndex, topPx, onEdit, onDone }: Props) {
+export function SizeOnDrawing({ plan, pourIndex, system, topPx, onEdit, onDone }: Props) {
   const size = plan.pours[pourIndex]?.size;
-  const [text, setText] = useState(size ? writePourSize(size) : '');
+  const [text, setText] = useState(size ? writePourSize(size, system) : '');
   const read = parsePourSize(text);
   function take() {
     if (!read.success) return;

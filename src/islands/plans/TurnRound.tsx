@@ -8,6 +8,7 @@ import { piecesFromShelf, type StockByMaterial } from '../../core/stock/fromShel
 import { parseMass } from '../../core/units/parseMass';
 import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
+import { listed } from '../../words/en/plural';
 
 interface Props {
   file: PlanFile;
@@ -36,7 +37,7 @@ export function TurnRound({ file, sheet, stock, showing, onEdit }: Props) {
     <details className="mt-2" open={startsOpen}>
       <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
         <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
-        Turn it round
+        Work backwards
       </summary>
       <div className="flex flex-col gap-2">
         <FromShelf file={file} sheet={sheet} stock={stock} onEdit={onEdit} />
@@ -63,14 +64,20 @@ interface ShelfProps extends Pick<Props, 'file' | 'stock' | 'onEdit'> {
 
 /** What the shelf makes of this plan, by the stock of its lots. */
 function FromShelf({ file: { plan, mold }, sheet, stock, onEdit }: ShelfProps) {
-  const { pieces, shortOf } = piecesFromShelf(sheet, stock);
-  if (shortOf === null) return null;
+  const { pieces, shortOf, notCounted } = piecesFromShelf(sheet, stock);
+  if (shortOf === null)
+    return (
+      <p className="quiet text-sm leading-tight">What the shelf makes is not known: no lot of it is there.</p>
+    );
   const can = pieces >= 1 && pieces <= MOST_PIECES;
   return (
     <div className="flex items-center gap-2 text-sm">
       <p className="flex-1 leading-tight">
         The shelf makes <strong>{pieces}</strong> {pieces === 1 ? 'piece' : 'pieces'}
-        <span className="quiet text-xs">; {shortOf} runs out first</span>
+        <span className="quiet text-xs">
+          ; {shortOf} runs out first
+          {notCounted.length > 0 && `. Not counted, without a lot: ${listed(notCounted)}`}
+        </span>
       </p>
       <button
         type="button"
@@ -79,7 +86,7 @@ function FromShelf({ file: { plan, mold }, sheet, stock, onEdit }: ShelfProps) {
         disabled={!can || pieces === plan.pieces}
         onClick={() => onEdit(scalePlan(plan, pieces, mold), `from shelf ${Date.now()}`)}
       >
-        Take it
+        Use this
       </button>
     </div>
   );
@@ -155,7 +162,7 @@ function TurnField({ label, showing, turn, onTake }: FieldProps) {
           onChange={({ target }) => setText(target.value)}
         />
         <button type="submit" className="btn btn-secondary min-h-11" disabled={!turned?.plan}>
-          Take it
+          Use this
         </button>
       </div>
       <p id={`${id}-says`} className={`min-h-4 text-xs ${isBad ? 'text-error' : 'quiet'}`} aria-live="polite">

@@ -82,7 +82,7 @@ export function EmbedFields({ embed, sources, figures, fills, showing, onChange,
       ) : (
         <>
           <FigureField
-            label="In each piece"
+            label="In each cavity"
             rule={COUNT}
             value={embed.perPiece}
             onChange={(perPiece) => onChange({ ...embed, perPiece }, 'count')}

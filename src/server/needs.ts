@@ -1,0 +1,39 @@
+import { scalePlan } from '../core/plan/scalePlan';
+import type { Sheet } from '../core/plan/sheet';
+import { type Need, needOf } from '../core/stock/need';
+import { planView, type ViewContext } from './views';
+import type { Workshop } from './workshop';
+
+/** Pieces of another plan that have to be made first. */
+export interface MadeAhead {
+  planId: string;
+  name: string;
+  pieces: number;
+}
+
+export interface AllNeeds {
+  needs: Need[];
+  madeAhead: MadeAhead[];
+}
+
+/**
+ * What a sheet takes off the shelf, with what the pieces of other plans take that are set into it, and into those.
+ * Pieces whose plan is gone, makes no piece or is set into itself are left out; the plan's own checks name them.
+ */
+export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext): AllNeeds {
+  const all: AllNeeds = { needs: needOf(sheet), madeAhead: [] };
+  for (const embed of sheet.pours.flatMap(({ embeds }) => embeds)) {
+    if (embed.kind !== 'plan') continue;
+    const pieceG = context.pieces.of(embed.id)?.pieceG ?? null;
+    const [stored] = workshop.plans.versions(embed.id);
+    const mold = stored && workshop.molds.find(stored.plan.moldId)?.item;
+    if (pieceG === null || !mold) continue;
+    const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
+    const made = planView(workshop, { ...stored, plan: scalePlan(stored.plan, pieces, mold) }, context);
+    if (!made.sheet) continue;
+    const inner = allNeeds(workshop, made.sheet, context);
+    all.madeAhead.push({ planId: embed.id, name: embed.name, pieces }, ...inner.madeAhead);
+    all.needs.push(...inner.needs);
+  }
+  return all;
+}
