@@ -224,7 +224,7 @@ function pour(
   const [lead = 0] = pourIndexes;
   const pouring = taskOfKind(bench.tasks(of.round, { pourIndex: lead, load: of.load }), 'pour');
   if (!pouring) throw new RangeError('a layer that is not poured');
-  const warming = warmS > 0 ? rewarmTask(pouring) : null;
+  const warming = warmS > 0 ? rewarmTask(bench, pouring) : null;
   if (warming) {
     bench.place(warming, { fromS: startS + fillS, toS: atS, hands: true, jugName });
     if (usesOven(bench)) bench.oven.take(startS + fillS, atS);
@@ -254,8 +254,18 @@ function cooling(bench: Bench, { pourIndex, stirredS, inJug }: Ready, { round, l
     bench.place(task, { fromS: stirredS, toS: untilS, jugName: inJug.jug.name });
 }
 
-function rewarmTask(pouring: TaskOf<'pour'>): TaskOf<'rewarm'> {
-  return { ...pouring, kind: 'rewarm', id: pouring.id.replace(/pour$/, 'rewarm') };
+/** It waits for what is in its jugs, and not for the layer below, which gets its skin meanwhile. */
+function rewarmTask(bench: Bench, pouring: TaskOf<'pour'>): TaskOf<'rewarm'> {
+  const { pourIndexes, load, round } = pouring;
+  const ofJugs = new Set(
+    bench
+      .tasks(round)
+      .filter((task) => task.load === load && task.kind !== 'skin')
+      .filter((task) => task.pourIndexes.some((index) => pourIndexes.includes(index)))
+      .map(({ id }) => id),
+  );
+  const needs = pouring.needs.filter((need) => ofJugs.has(need));
+  return { ...pouring, kind: 'rewarm', id: pouring.id.replace(/pour$/, 'rewarm'), needs };
 }
 
 /** What is shared out or set in for a whole round, one after the other. */

@@ -92,12 +92,16 @@ function unmold(
   heat.layers.forEach(({ pourIndexes }, index) => {
     const [lead] = pourIndexes;
     const task = tasks.find(({ kind, pourIndexes: of }) => kind === 'skin' && of[0] === lead);
-    const first = poured.find((each) => each.pourIndexes[0] === lead);
-    const toS = (layerAtS[index] ?? 0) + (skinS[index] ?? 0);
-    if (task) bench.place(task, { fromS: Math.min(first?.toS ?? toS, toS), toS });
+    const skinnedS = (layerAtS[index] ?? 0) + (skinS[index] ?? 0);
+    const fromS = poured.findLast((each) => each.pourIndexes[0] === lead)?.toS ?? skinnedS;
+    // A film carries before the last cavity is poured.
+    if (task) bench.place(task, { fromS, toS: Math.max(fromS, skinnedS) });
   });
   const lastS = Math.max(...poured.map(({ fromS }) => fromS));
-  const skinnedS = lastS + (skinS.at(-1) ?? 0);
+  const inMoldS = Math.max(
+    ...ofRound.filter(({ kind }) => kind === 'pour' || kind === 'inclusions').map(({ toS }) => toS),
+  );
+  const skinnedS = Math.max(lastS + (skinS.at(-1) ?? 0), inMoldS);
   const restsFromS = skinnedS + (heat.freezerS ?? 0);
   const [freezer, set, out, wash] = (['freezer', 'set', 'unmold', 'wash'] as const).map((kind) =>
     taskOfKind(tasks, kind),

@@ -30,7 +30,9 @@ export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Tas
   for (const pourIndexes of layerGroups(sheet.pours)) {
     const layer = layerTasks(of, pourIndexes, below);
     tasks.push(...layer);
-    below = [layer.at(-1)?.id ?? ''];
+    below = layer
+      .filter((task) => task.kind === 'skin' || (task.kind === 'inclusions' && !task.isFilling))
+      .map(({ id }) => id);
   }
   tasks.push(...afterTasks(of, below, isLast));
   return tasks;
@@ -87,7 +89,8 @@ function layerTasks(of: RoundOf, pourIndexes: readonly number[], below: readonly
     pourIndexes: [...pourIndexes],
     load: 0,
     loads: 1,
-    needs: [...(set.length > 0 ? set.map(({ id }) => id) : poured.slice(-1))],
+    // It carries so long after it was poured, whatever is set into it meanwhile.
+    needs: poured.slice(-1),
   };
   return [...tasks, ...set, skin];
 }
@@ -117,9 +120,13 @@ function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): 
   const baseId = pourTaskId(round, headLetter, load, 'base');
   const common = { round, pourIndexes: [pourIndex], load, loads: melt.melts };
   const isHead = head === pourIndex;
-  // What goes on in the jug of the pour before waits until that is poured.
-  const before = melt.group[melt.group.indexOf(pourIndex) - 1];
-  const jugReady = isHead ? [id('melt')] : pouredIds(sheet, before ?? head, round, load);
+  // What goes on in the jug of an earlier layer waits until that is poured.
+  const layer = layerGroups(sheet.pours).find((group) => group.includes(pourIndex)) ?? [pourIndex];
+  const before = melt.group.findLast((each) => each < pourIndex && !layer.includes(each));
+  const jugReady =
+    before === undefined
+      ? [pourTaskId(round, headLetter, load, 'melt')]
+      : pouredIds(sheet, before, round, load);
   const melting: Task[] = isHead
     ? [
         {
@@ -233,8 +240,8 @@ function afterTasks({ sheet, rules, round }: RoundOf, below: readonly string[], 
   const add = (kind: 'freezer' | 'set' | 'unmold' | 'wash' | 'cut-bars' | 'harden' | 'wrap') => {
     const id = roundId(round, kind);
     tasks.push({ ...common, id, kind, needs });
-    // Wiping the mold holds nothing up but the next round.
-    if (kind !== 'wash') needs = [id];
+    // Wiping the mold holds nothing up but the next round, and bars harden in their wrap.
+    if (kind !== 'wash' && kind !== 'harden') needs = [id];
   };
   if (sheet.making.freezerMin !== null && rules.freezer !== 'never') add('freezer');
   add('set');

@@ -1,0 +1,23 @@
+import fc from 'fast-check';
+import { anyPlanFile } from '../tests/support/anyPlanFile';
+import { agreesEverywhere } from '../tests/support/oneList';
+
+/** Many plans of any kind through review, schedule, tasks and words: `npm run soak -- 20000 [seed]`. */
+const plans = Number(process.argv[2] ?? 20_000);
+const seed = Number(process.argv[3] ?? Date.now() % 2 ** 31);
+const EVERY = 500;
+let seen = 0;
+let sheets = 0;
+const began = performance.now();
+
+fc.assert(
+  fc.property(anyPlanFile(6), (file) => {
+    if (agreesEverywhere(file)) sheets++;
+    if (++seen % EVERY === 0) {
+      const minutes = (performance.now() - began) / 60_000;
+      console.log(`${seen} plans, ${sheets} with a sheet, ${minutes.toFixed(1)} min`);
+    }
+  }),
+  { numRuns: plans, seed },
+);
+console.log(`${plans} plans went through, ${sheets} of them with a sheet (seed ${seed})`);

@@ -1,0 +1,16 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import fc from 'fast-check';
+import { anyPlanFile } from '../support/anyPlanFile';
+import { agreesEverywhere } from '../support/oneList';
+
+test('five hundred plans of any kind: strip, list, paper and bench have one list of tasks', () => {
+  let sheets = 0;
+  fc.assert(
+    fc.property(anyPlanFile(4), (file) => {
+      if (agreesEverywhere(file)) sheets++;
+    }),
+    { numRuns: 500 },
+  );
+  assert.ok(sheets > 150, `${sheets} sheets of 500 plans`);
+});
