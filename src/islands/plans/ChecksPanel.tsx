@@ -1,11 +1,14 @@
 import { CircleCheck, Info, OctagonX, TriangleAlert } from 'lucide-react';
 import { memo } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
+import { findingIds } from '../../core/checks/findingIds';
 import { sayFinding } from '../../core/checks/review';
+import type { Plan } from '../../core/plan/plan';
 import type { Showing } from '../../core/units/showQuantity';
 import { useStable } from '../shared/useStable';
 
 interface Props {
+  plan: Plan;
   findings: Finding[];
   showing: Showing;
   onMend(finding: Finding): void;
@@ -21,8 +24,9 @@ const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }
 const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
 
 /** Everything that was found about the plan, gravest first. */
-export function ChecksPanel({ findings, showing, onMend }: Props) {
+export function ChecksPanel({ plan, findings, showing, onMend }: Props) {
   const mend = useStable(onMend);
+  const ids = findingIds(findings, plan);
   return (
     <section className="plate flex min-h-44 flex-1 flex-col p-3" aria-labelledby="checks-title">
       <h2 id="checks-title" className="font-semibold">
@@ -41,13 +45,8 @@ export function ChecksPanel({ findings, showing, onMend }: Props) {
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by key
           tabIndex={0}
         >
-          {findings.map((finding) => (
-            <FindingItem
-              key={`${finding.code} ${finding.pourIndex} ${finding.about} ${finding.doseIndexes}`}
-              finding={finding}
-              showing={showing}
-              onMend={mend}
-            />
+          {findings.map((finding, place) => (
+            <FindingItem key={ids[place]} finding={finding} showing={showing} onMend={mend} />
           ))}
         </ul>
       )}

@@ -212,6 +212,7 @@ export default function PlanWorkspace(props: Props) {
         <div className="flex flex-col gap-2 xl:min-h-0">
           <TotalsPanel sheet={sheet} rules={rules} showing={showing} />
           <ChecksPanel
+            plan={plan}
             findings={findings}
             showing={showing}
             onMend={(finding) =>
