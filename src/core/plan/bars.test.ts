@@ -51,6 +51,10 @@ test('what another plan sets in is a bar, what the shelf makes is bars, and the 
   const stock = new Map([
     ['base-1', [{ id: 'l', number: '1', left: one.totals.baseG * 2.5, bestBefore: null, costPerOne: null }]],
   ]);
-  assert.deepEqual(piecesFromShelf(one, stock), { pieces: 20, shortOf: 'Test base' });
+  assert.deepEqual(piecesFromShelf(one, stock), {
+    pieces: 20,
+    shortOf: 'Test base',
+    notCounted: ['Test scent'],
+  });
   assert.equal(logEntry(madeRun(one)).pieces, 10);
 });

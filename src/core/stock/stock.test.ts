@@ -73,8 +73,9 @@ test('how many pieces the shelf makes, and what to buy for several plans', () =>
     ['base-1', [lot('b', baseG * 10.5, null)]],
     ['scent-1', [lot('s', baseG * 0.02 * 7, null)]],
   ]);
-  assert.deepEqual(piecesFromShelf(sheet, stock), { pieces: 7, shortOf: 'Test scent' });
-  assert.equal(piecesFromShelf(sheet, new Map()).pieces, Number.POSITIVE_INFINITY);
+  assert.deepEqual(piecesFromShelf(sheet, stock), { pieces: 7, shortOf: 'Test scent', notCounted: [] });
+  const nothing = piecesFromShelf(sheet, new Map());
+  assert.deepEqual([nothing.pieces, nothing.notCounted.length], [Number.POSITIVE_INFINITY, 2]);
   const list = buyList([...needOf(sheet), ...needOf(sheet)], stock);
   assert.deepEqual(
     list.map(({ name }) => name),

@@ -98,7 +98,7 @@ function DoFace(props: Props) {
   const { sheet } = run.snapshot;
   return (
     <section className="plate flex min-h-0 flex-1 flex-col p-6">
-      <div className="min-h-0 flex-1 overflow-y-auto">
+      <div className="-m-1 min-h-0 flex-1 overflow-y-auto p-1">
         <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
         <Cautions cautions={cautions} showing={showing} />
@@ -173,7 +173,7 @@ function WeighFace(props: Props & { targetG: number }) {
 
   return (
     <section className="plate grid min-h-0 flex-1 grid-rows-[1fr_auto] gap-x-6 p-5 md:grid-cols-[1fr_auto]">
-      <div className="flex min-w-0 flex-col overflow-y-auto">
+      <div className="-m-1 flex min-w-0 flex-col overflow-y-auto p-1">
         <h2 className="text-2xl font-semibold">
           {task.kind === 'weigh-dose'
             ? `${taskName(task, sheet)} into the ${task.into}`
