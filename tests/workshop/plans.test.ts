@@ -141,3 +141,20 @@ test('a new plan starts from the first mold and base, or not at all', () => {
   const { workshop } = workshopWith(file);
   assert.equal(firstPlan(workshop)?.moldId, 'mold-1');
 });
+
+test('a plan is found by what its name holds, whatever case it is typed in, and signs mean themselves', () => {
+  const { workshop, stored } = workshopWith(file);
+  const named = (name: string) => createPlan(workshop, { ...stored.plan, name });
+  for (const name of ['Night Ferry', 'Day_Ferry', '100 % oats']) named(name);
+  const found = (text: string) =>
+    workshop.plans
+      .page(50, 0, text)
+      .map(({ plan }) => plan.name)
+      .toSorted();
+  assert.deepEqual(found('fERRY'), ['Day_Ferry', 'Night Ferry']);
+  assert.deepEqual(
+    [found('_'), found('%'), found("'"), found('')].map((names) => names.length),
+    [1, 1, 0, 4],
+  );
+  assert.equal(workshop.plans.count('ferry'), 2);
+});
