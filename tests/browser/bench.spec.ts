@@ -93,3 +93,45 @@ test('a run can be given up after a second thought', async ({ page, request }) =
   await page.getByRole('button', { name: 'Give it up' }).click();
   await expect(page.getByText('This run was given up.')).toBeVisible();
 });
+
+test('two rounds: each weighs, melts and pours for itself; what must come first is said; a jug over its cap asks for base', async ({
+  page,
+  request,
+}) => {
+  const { id } = await given(request, ownFile([[scent, '2.8 %']], { pieces: 12 }));
+  const runId = crypto.randomUUID();
+  await request.post('/api/runs', { data: { id: runId, planId: id } });
+  await page.goto(`/bench/${runId}`);
+  const round = (number: number) => page.getByRole('region', { name: `Round ${number}` });
+  // 6 x 100 mL a round; a gram of base with 2.8 % takes 1/1.05 + 0.028/0.95 = 0.981855 mL: 611.09 g.
+  for (const number of [1, 2])
+    await expect(round(number).getByRole('button', { name: /Base/ })).toContainText('611.1 g');
+  await round(1).getByRole('button', { name: 'Pour' }).click();
+  await expect(page.getByText(/First: .*Scent/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the task in hand' }).click();
+
+  // 2 % less base: its own dose follows, and the second round's does not.
+  await page.getByLabel('On the scale').fill('598.9');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(round(1).getByRole('button', { name: /Scent/ })).toContainText('16.8 g');
+  await expect(round(2).getByRole('button', { name: /Scent/ })).toContainText('17.1 g');
+  await page.getByRole('button', { name: 'Done' }).click();
+  // 20 g in 598.9 g are 3.34 %; at the cap of 3 % they want 666.67 g, 67.8 more.
+  await page.getByLabel('On the scale').fill('20');
+  await expect(page.getByRole('alert')).toContainText('67.8 g more base');
+  await page.getByRole('button', { name: 'Weigh 67.8 g more base' }).click();
+  await expect(page.getByRole('alert')).toBeHidden();
+  // What stands on the scale is still there to be ticked; then the base is weighed that it asked for.
+  await expect(page.getByLabel('On the scale')).toHaveValue('20');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(page.getByTestId('target')).toHaveText(/67\.8/);
+  await page.reload();
+  await page.getByLabel('On the scale').fill('67.8');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  for (const heading of ['Pour', 'Unmold', /Wash|Wipe/]) {
+    await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+    await page.getByRole('button', { name: 'Done' }).click();
+  }
+  await expect(page.getByTestId('target')).toHaveText(/611\.1/);
+  await expect(page.getByText('round 2 of 2')).toBeVisible();
+});

@@ -55,7 +55,8 @@ export default function Bench({ start, stock, showing }: Props) {
   async function send(event: RunEvent) {
     const done = await record(event);
     if (done) {
-      setTyped('');
+      // More base is weighed for what stands on the scale: that is still to be ticked.
+      if (event.kind !== 'topped-up') setTyped('');
       setLookedAt(null);
     }
   }
