@@ -186,6 +186,7 @@ test('hostile values at every field of every record: a clear answer, never a 500
     'colour',
     'match',
     'sweatsAbove',
+    'gritCounts',
     'setsC',
     'setsOverK',
     'latentJG',
