@@ -81,7 +81,7 @@ test('a food container with a step in its floor: water steps, a pour that levels
   await expect(page.getByText('44.1 g cut off, by the sheet.', { exact: false })).toBeVisible();
   await expect(page.getByLabel('Into the scrap jar')).toHaveValue('44.1');
   await page.getByLabel('Into the scrap jar').fill('forty');
-  await expect(page.getByText(/Only a number of g goes here/)).toBeVisible();
+  await expect(page.getByText(/doesn’t start with a number/)).toBeVisible();
   await page.getByLabel('Into the scrap jar').fill('43');
   await page.getByText('As full as planned').click();
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
