@@ -1,4 +1,5 @@
 import { bleeds } from '../materials/defaults';
+import type { DosedMaterial } from '../materials/material';
 import { contentOf, type SheetLine, type SheetPour } from '../plan/sheet';
 import { layerGroups } from '../pours/layers';
 import type { Check, Finding } from './finding';
@@ -12,8 +13,7 @@ export const dyeBleeds: Check = {
     sheet.pours.flatMap((pour, pourIndex) => {
       const others = neighbours(sheet.pours, pourIndex).filter((other) => !sameColour(pour, other));
       if (others.length === 0) return [];
-      return colours(pour).flatMap((line): Finding[] => {
-        const { material } = line;
+      return colours(pour).flatMap(({ material, lines }): Finding[] => {
         const moves = material.kind === 'colorant' ? bleeds(material) : false;
         if (moves === false) return [];
         return [
@@ -21,7 +21,7 @@ export const dyeBleeds: Check = {
             code: dyeBleeds.code,
             severity: moves === null ? 'note' : 'caution',
             pourIndex,
-            doseIndexes: ownDoses([line]),
+            doseIndexes: ownDoses(lines),
             about: material.name,
             ...(moves === null ? { materialId: material.id } : {}),
             text: others.map(({ letter }) => letter).join(' and '),
@@ -52,8 +52,15 @@ function neighbours(pours: readonly SheetPour[], pourIndex: number): SheetPour[]
     .flatMap((other) => pours[other] ?? []);
 }
 
-function colours(pour: SheetPour): SheetLine[] {
-  return contentOf(pour).filter(({ material, massG }) => material.kind === 'colorant' && massG > 0);
+/** Each colorant once: more of it may have come with an earlier pour of the jug. */
+function colours(pour: SheetPour): { material: DosedMaterial; lines: SheetLine[] }[] {
+  const byId = new Map<string, { material: DosedMaterial; lines: SheetLine[] }>();
+  for (const line of contentOf(pour)) {
+    const { material, massG } = line;
+    if (material.kind !== 'colorant' || !(massG > 0)) continue;
+    byId.set(material.id, { material, lines: [...(byId.get(material.id)?.lines ?? []), line] });
+  }
+  return [...byId.values()];
 }
 
 /** The same look of base with the same colorants. */

@@ -247,3 +247,27 @@ test('grit counts to the cap of additions as the base’s record has it', () => 
     [0, 1, 1, 0],
   );
 });
+
+test('four strengths of one dye from one jug are one colour, however often it is added to', () => {
+  const dye = colorant({ form: 'dye', densityGPerMl: 1 });
+  const file = planFile(
+    [0, 1, 2, 3].map(
+      (place): FilePour => ({
+        doses: [[dye, '4 drops']],
+        added: true,
+        ...(place > 0 ? { way: { sameJug: true } } : {}),
+      }),
+    ),
+  );
+  assert.equal(found(file, 'dye-bleeds').length, 0);
+  const other = planFile([
+    {
+      doses: [
+        [dye, '4 drops'],
+        [dye, '2 drops'],
+      ],
+    },
+    {},
+  ]);
+  assert.equal(found(other, 'dye-bleeds').length, 1);
+});
