@@ -1,4 +1,4 @@
-import { makeSheet } from '../src/core/plan/sheet';
+import { makeSheet } from '../src/core/plan/makeSheet';
 import { additive, base, planFile } from '../tests/support/planFiles';
 
 const POURS = 8;

@@ -4,8 +4,8 @@ import test from 'node:test';
 import { isClose } from '../../tests/support/planFiles';
 import { reviewPlan } from '../core/checks/review';
 import { barsPerCavity } from '../core/molds/bars';
+import { makeSheet } from '../core/plan/makeSheet';
 import { planFileSchema } from '../core/plan/plan';
-import { makeSheet } from '../core/plan/sheet';
 import { anyPlanFileSchema } from './planFile';
 
 const FOLDER = 'tests/fixtures/planFiles';

@@ -1,6 +1,7 @@
 import type { Material } from '../core/materials/material';
 import type { MadePiece } from '../core/plan/embed';
 import { madePieceOf } from '../core/plan/madePiece';
+import { makeSheet } from '../core/plan/makeSheet';
 import {
   namedMaterials,
   namedPlans,
@@ -10,7 +11,7 @@ import {
   type PlanFile,
   planFileSchema,
 } from '../core/plan/plan';
-import { makeSheet, type Sheet } from '../core/plan/sheet';
+import type { Sheet } from '../core/plan/sheet';
 import { invalidField, invalidFields } from './problem';
 import type { Workshop } from './workshop';
 

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import type { DosedMaterial } from '../../src/core/materials/material';
-import { makeSheet } from '../../src/core/plan/sheet';
+import { makeSheet } from '../../src/core/plan/makeSheet';
 import { G_PER_OZ, ML_PER_US_FL_OZ } from '../../src/core/units/factors';
 import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
 

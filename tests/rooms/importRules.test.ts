@@ -62,7 +62,10 @@ test('a planted violation is seen: a page that goes past the server', async () =
 });
 
 test('a planted violation is seen: a folder of core that is imported by one it imports', async () => {
-  const broken = await brokenIn('src/core/units/planted.ts', "export { makeSheet } from '../plan/sheet';\n");
+  const broken = await brokenIn(
+    'src/core/units/planted.ts',
+    "export { makeSheet } from '../plan/makeSheet';\n",
+  );
   assert.ok(rulesOf(broken).includes('folder-circle'));
 });
 

@@ -10,6 +10,7 @@ import type { Scrap } from '../../src/core/materials/scrap';
 import type { Mold } from '../../src/core/molds/mold';
 import type { MadePiece } from '../../src/core/plan/embed';
 import { type DraftEmbed, withIds } from '../../src/core/plan/ids';
+import { makeSheet } from '../../src/core/plan/makeSheet';
 import type { When } from '../../src/core/plan/making';
 import {
   dose,
@@ -20,7 +21,7 @@ import {
 } from '../../src/core/plan/plan';
 import { type PourSize, parsePourSize } from '../../src/core/plan/pourSize';
 import type { PourWay } from '../../src/core/plan/pourWay';
-import { makeSheet, type Sheet } from '../../src/core/plan/sheet';
+import type { Sheet } from '../../src/core/plan/sheet';
 
 const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
 const dosed = {

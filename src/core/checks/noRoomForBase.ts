@@ -1,4 +1,4 @@
-import type { NoRoomForBase } from '../plan/sheet';
+import type { NoRoomForBase } from '../plan/makeSheet';
 import { showVolume } from '../units/showQuantity';
 import type { Check, Finding } from './finding';
 

@@ -1,6 +1,7 @@
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { makeSheet } from '../plan/makeSheet';
 import type { PlanFile } from '../plan/plan';
-import { makeSheet, type Sheet } from '../plan/sheet';
+import type { Sheet } from '../plan/sheet';
 import type { Showing } from '../units/showQuantity';
 import { additionsOverCap } from './additionsOverCap';
 import { allergens } from './allergens';

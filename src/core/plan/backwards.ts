@@ -1,8 +1,9 @@
 import { barsPerCavity } from '../molds/bars';
 import { whereGrowing } from '../molds/shape';
 import { fail, ok, type Result } from '../result';
+import { makeSheet } from './makeSheet';
 import type { PlanFile } from './plan';
-import { makeSheet, type Sheet } from './sheet';
+import type { Sheet } from './sheet';
 
 /**
  * How many pieces the base on hand makes, fixed doses growing along with them.

@@ -5,8 +5,9 @@ import { dropMass } from '../materials/defaults';
 import { fail, ok, type Result } from '../result';
 import { writeFigure } from '../units/writeQuantity';
 import { goOnInJug } from './goOnInJug';
+import { makeSheet } from './makeSheet';
 import { type Dose, dose, type Plan, type PlanFile, type Pour, retyped } from './plan';
-import { makeSheet, type SheetPour } from './sheet';
+import type { SheetPour } from './sheet';
 
 /** Pours that go from pale to deep in one colorant. */
 export interface OmbreWish {

@@ -11,10 +11,10 @@ import {
   sheetOf,
 } from '../../../tests/support/planFiles';
 import { fillForPieceWeight, piecesFromBase } from './backwards';
+import { makeSheet } from './makeSheet';
 import type { PlanFile } from './plan';
 import { baseShare, productShare } from './product';
 import { scalePlan } from './scalePlan';
-import { makeSheet } from './sheet';
 
 const percent = fc.integer({ min: 0, max: 500 }).map((hundredths) => `${hundredths / 100} %`);
 const density = fc.integer({ min: 60, max: 200 }).map((hundredths) => hundredths / 100);

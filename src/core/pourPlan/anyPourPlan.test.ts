@@ -6,8 +6,8 @@ import { taskRows } from '../../words/en/work/taskRows';
 import { heatFindings } from '../checks/heat/heatReview';
 import { sayFinding } from '../checks/review';
 import { houseRulesSchema, USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { makeSheet } from '../plan/makeSheet';
 import { type PlanFile, planFileSchema } from '../plan/plan';
-import { makeSheet } from '../plan/sheet';
 import { makePourPlan } from './makePourPlan';
 import { pourPlanSchema } from './pourPlan';
 

@@ -1,0 +1,258 @@
+import { barsPerCavity, cavitiesOf, fillsFor, pieceShare } from '../molds/bars';
+import { jugTurns } from '../pours/sharedJug';
+import { fail, ok, type Result } from '../result';
+import { standing } from './displaced';
+import { type JugPour, jugContents } from './jugContent';
+import { USUAL_MAKING } from './making';
+import { type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
+import { type PourRoom, pourVolumes, type SizeFault } from './pourVolumes';
+import { type RecipeLine, type RecipePour, recipeOf } from './recipe';
+import type { Sheet, SheetEmbed, SheetLine, SheetPour } from './sheet';
+import { baseMassForVolume, pourSums } from './solvePour';
+
+/** The additions of a pour, or what is set into it, are more than its share of the molds. */
+export interface NoRoomForBase {
+  code: 'no-room-for-base';
+  pourIndex: number;
+  additionsMl: number;
+  roomMl: number;
+  sizeFaults: SizeFault[];
+}
+
+/**
+ * The sheet of a plan: base weights with which base *and* additions fill the cavities, and every dose in grams.
+ *
+ * Volume is taken as additive. The jug holds `jugLossFraction` more than reaches the molds:
+ * jug volume · (1 − loss) = pieces · capacity · fill, less what is set into the pours.
+ *
+ * @param file a plan file that has passed its schema
+ */
+export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
+  const { plan, mold } = file;
+  const { recipe, rooms, faults } = roomsAndJugs(file);
+  const pours: SheetPour[] = [];
+  for (const [pourIndex, recipePour] of recipe.entries()) {
+    const room = rooms[pourIndex];
+    const planned = plan.pours[pourIndex];
+    if (!room || !planned) continue;
+    const pour = makePour(recipePour, pourIndex, room, planned, file);
+    if (!pour.success) return fail({ ...pour.error, sizeFaults: faults });
+    pours.push(pour.data);
+  }
+  // From a jug of its own a pour takes what it weighs, and that stands there already.
+  if (plan.pours.some(({ way }) => way?.sameJug)) setJugTurns(pours);
+
+  const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
+  const fills = fillsFor(plan.pieces, mold);
+  const jugG = sum((pour) => pour.jugG);
+  const intoMoldG = sum((pour) => pour.intoMoldG);
+  const embedsG = sum(({ embeds }) => embeds.reduce((total, { massG }) => total + massG, 0));
+  const trimmedG = sum(({ way, intoMoldG: own }) => (way.trimmed ? own : 0));
+  const fillG = (intoMoldG - trimmedG + embedsG) / fills;
+  return ok({
+    version: 1,
+    planName: plan.name,
+    use: plan.use,
+    note: plan.note,
+    mold,
+    pieces: plan.pieces,
+    fills,
+    piecesMade: fills * barsPerCavity(mold),
+    fillFraction: plan.fillFraction,
+    jugLossFraction: plan.jugLossFraction,
+    making: plan.making ?? USUAL_MAKING,
+    pours,
+    sizeFaults: faults,
+    totals: {
+      baseG: sum((pour) => pour.baseG),
+      additionsG: sum((pour) => pour.additionsG),
+      jugG,
+      leftInJugG: jugG * plan.jugLossFraction,
+      intoMoldG,
+      intoMoldMl: sum((pour) => pour.intoMoldMl),
+      embedsG,
+      trimmedG,
+      fillG,
+      pieceG: fillG * pieceShare(mold),
+      rounds: Math.ceil(fills / cavitiesOf(mold)),
+    },
+  });
+}
+
+/** Pours that are told by weight take up the room of what their jug holds, which follows from the rooms again. */
+const MOST_ROOM_TURNS = 6;
+
+function roomsAndJugs(file: PlanFile) {
+  const { plan, mold } = file;
+  const fills = fillsFor(plan.pieces, mold);
+  const told = recipeOf(file);
+  let recipe: readonly JugPour[] = told.map((pour) => ({ ...pour, carried: [] }));
+  let found = pourVolumes(plan, mold, recipe);
+  if (plan.pours.some(({ way }) => way?.sameJug)) {
+    const turns = plan.pours.some(({ size }) => size.by === 'mass') ? MOST_ROOM_TURNS : 1;
+    for (let turn = 0; turn < turns; turn++) {
+      recipe = jugContents(
+        told,
+        found.rooms.map(
+          ({ volumeMl, displacedMl }) => ((volumeMl - displacedMl) * fills) / (1 - plan.jugLossFraction),
+        ),
+      );
+      if (turns > 1) found = pourVolumes(plan, mold, recipe);
+    }
+  }
+  return { recipe, ...found };
+}
+
+function setJugTurns(pours: readonly SheetPour[]) {
+  jugTurns(pours).forEach(({ meltG, addG }, index) => {
+    const pour = pours[index];
+    if (!pour) return;
+    pour.meltG = meltG;
+    pour.lines.forEach((line, place) => {
+      line.addG = addG[place] ?? line.massG;
+    });
+  });
+}
+
+/** Spelled out in one piece: a key in the dose grid waits for it. */
+function makePour(
+  pour: JugPour,
+  pourIndex: number,
+  room: PourRoom,
+  { id, size, doses, way = {}, when = {} }: Pour,
+  file: PlanFile,
+): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
+  const { jugLossFraction } = file.plan;
+  const fills = fillsFor(file.plan.pieces, file.mold);
+  const intoMoldMl = (room.volumeMl - room.displacedMl) * fills;
+  const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
+  const sums = pourSums(pour);
+  const baseG = baseMassForVolume(sums, jugVolumeMl);
+  if (!(baseG > 0)) {
+    return fail({ code: 'no-room-for-base', pourIndex, additionsMl: sums.fixedMl, roomMl: jugVolumeMl });
+  }
+  const jugG = baseG * sums.massPerBaseG + sums.fixedG;
+  return ok({
+    id,
+    letter: pourLetter(pourIndex),
+    base: pour.base,
+    baseG,
+    meltG: baseG,
+    baseDensityAssumed: pour.baseDensityAssumed,
+    additionsG: jugG - baseG,
+    additionsOfBase: (jugG - baseG) / baseG,
+    jugG,
+    jugVolumeMl,
+    intoMoldG: jugG * (1 - jugLossFraction),
+    intoMoldMl,
+    displacedMl: room.displacedMl * fills,
+    fromMm: room.fromMm,
+    toMm: room.toMm,
+    surfaceMm: room.surfaceMm,
+    way,
+    embeds: embedsOf(pour, room, fills),
+    embedsUnsized: unsizedNames(pour, file),
+    embedsCircular: circularNames(pour, file),
+    size,
+    when,
+    lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
+    carried: pour.carried.map(({ fromPourIndex, ...line }) => ({
+      ...makeLine(line, baseG, jugG),
+      addG: 0,
+      fromPourIndex,
+    })),
+    readOtherwise: otherwiseOf(doses, file),
+    unreadable: pour.unreadable,
+  });
+}
+
+function otherwiseOf(doses: Pour['doses'], { materials }: PlanFile): SheetPour['readOtherwise'] {
+  if (!doses.some(readsOtherwise)) return [];
+  return doses.flatMap((each, doseIndex) =>
+    readsOtherwise(each)
+      ? [
+          {
+            doseIndex,
+            name: materials.find(({ id }) => id === each.materialId)?.name ?? '',
+            text: each.text,
+          },
+        ]
+      : [],
+  );
+}
+
+function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
+  const massG = line.amount.shareOfBase * baseG + line.amount.fixedG;
+  const inJugG = line.leaves ? 0 : massG;
+  return {
+    doseId: line.doseId,
+    doseIndex: line.doseIndex,
+    material: line.material,
+    text: line.text,
+    massG,
+    addG: massG,
+    volumeMl: inJugG / line.densityGPerMl,
+    ofBase: inJugG / baseG,
+    ofProduct: inJugG / jugG,
+    saidAs: line.saidAs,
+    exact: line.exact,
+    assumed: line.assumed,
+    blend: line.blend,
+    wets: line.wets,
+    leaves: line.leaves,
+    counts: line.counts,
+  };
+}
+
+function embedsOf({ embeds }: RecipePour, room: PourRoom, fills: number): SheetEmbed[] {
+  return embeds.flatMap(({ embed, piece }, embedIndex): SheetEmbed[] => {
+    if (!piece) return [];
+    const isFilling = embed.as === 'filling';
+    const count = isFilling ? embed.ofRoom * room.volumeMl : embed.perPiece;
+    const stands =
+      !isFilling && piece.heightMm !== null && room.fromMm !== null && room.toMm !== null
+        ? standing(embed, piece.heightMm, room.fromMm, room.toMm)
+        : null;
+    return [
+      {
+        embedId: embed.id,
+        embedIndex,
+        id: piece.id,
+        name: piece.name,
+        kind: piece.kind,
+        perPiece: isFilling ? null : embed.perPiece,
+        eachG: isFilling ? null : piece.massG,
+        eachMl: isFilling ? null : piece.volumeMl,
+        massG: piece.massG * count * fills,
+        volumeMl: piece.volumeMl * count * fills,
+        densityGPerMl: piece.massG / piece.volumeMl,
+        densityAssumed: piece.assumed,
+        ofRoom: isFilling ? embed.ofRoom : null,
+        widthMm: piece.widthMm,
+        isBall: piece.isBall,
+        ofBase: piece.ofBase,
+        colour: piece.colour,
+        bottomMm: stands?.bottomMm ?? null,
+        topMm: stands?.topMm ?? null,
+      },
+    ];
+  });
+}
+
+function unsizedNames({ embeds }: RecipePour, { materials, made }: PlanFile): string[] {
+  return embeds.flatMap(({ embed: { from }, piece }) => {
+    if (piece) return [];
+    const source =
+      from.is === 'plan'
+        ? made?.find(({ planId }) => planId === from.planId)
+        : materials.find(({ id }) => id === from.materialId);
+    return [source?.name ?? ''];
+  });
+}
+
+function circularNames({ embeds }: RecipePour, { made }: PlanFile): string[] {
+  return embeds.flatMap(({ embed: { from }, piece }) => {
+    const source = piece || from.is !== 'plan' ? null : made?.find(({ planId }) => planId === from.planId);
+    return source?.isCircular ? [source.name] : [];
+  });
+}
