@@ -57,7 +57,9 @@ const [judging, judged] = timed(() =>
 const folder = temporaryFolder();
 const workshop = openWorkshop(folder.path);
 const [taking, { added }] = timed(() => importShelf(workshop, importOf('materials', judged)));
-const bare = workshop.db.prepare("INSERT INTO molds VALUES (?, '{}', 1, 'now')");
+const bare = workshop.db.prepare(
+  "INSERT INTO molds (id, record, revision, changed_at) VALUES (?, '{}', 1, 'now')",
+);
 const [inserting] = timed(() =>
   workshop.db.transaction(() => {
     for (let n = 0; n < ROWS; n++) bare.run(`bare-${n}`);

@@ -233,10 +233,18 @@ export function meaningOf({ text, means }: Pick<Dose, 'text' | 'means'>): Quanti
   return means ?? doseMeaning(text);
 }
 
+/** A dose is never changed in place, and most are the same from one sheet to the next. */
+const READ = new WeakMap<object, boolean>();
+
 /** True where a text would be read otherwise now than it was when it was typed. */
-export function readsOtherwise({ text, means }: Pick<Dose, 'text' | 'means'>): boolean {
+export function readsOtherwise(dose: Pick<Dose, 'text' | 'means'>): boolean {
+  const known = READ.get(dose);
+  if (known !== undefined) return known;
+  const { text, means } = dose;
   const now = doseMeaning(text);
-  return means !== null && now !== null && !sameQuantity(means, now, READS_ALIKE);
+  const otherwise = means !== null && now !== null && !sameQuantity(means, now, READS_ALIKE);
+  READ.set(dose, otherwise);
+  return otherwise;
 }
 
 /** Everything a plan names besides its mold, with the members of its blends; null for an id that is not known. */
