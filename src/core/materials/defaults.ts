@@ -64,7 +64,8 @@ export function baseDensity(base: Pick<Base, 'densityGPerMl'>): Figure {
 
 /** Grams a millilitre the material takes up once it is stirred into the base. */
 export function stirredDensity(material: DosedMaterial): Figure {
-  return figure(material.densityGPerMl, usualDensity(material));
+  const own = material.densityGPerMl;
+  return own === null ? { value: usualDensity(material), assumed: true } : { value: own, assumed: false };
 }
 
 /** By its name where that says what it is, else by its role. */
