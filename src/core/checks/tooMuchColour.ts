@@ -28,15 +28,15 @@ export const tooMuchColour: Check = {
           pourIndex,
           doseIndexes: ownDoses(lines),
           about: pour.letter,
-          figures: { ofMost, colorants: parts.length },
+          figures: { ofMost, colorants: parts.length, pours: sheet.pours.length },
           assumed: parts.some(({ assumed }) => assumed),
           mend: timesDoses(lines, pourIndex, 1 / ofMost),
         },
       ];
     }),
 
-  say: ({ figures: { ofMost = 1, colorants = 2 }, mend }, { locale }) => ({
-    title: `${colorants} doses of colour, together ${showNumber(ofMost, 1, locale)} times what is usual`,
+  say: ({ about, figures: { ofMost = 1, colorants = 2, pours = 1 }, mend }, { locale }) => ({
+    title: `${pours > 1 ? `Pour ${about}: ` : ''}${colorants} doses of colour, together ${showNumber(ofMost, 1, locale)} times what is usual`,
     reason:
       'Each is within its own most, but they add up. It colours the lather, and can stain skin, tub and cloth.',
     mendLabel: mend && `Bring all of them to ${showPercent(1 / ofMost, locale)} of what they are`,

@@ -51,7 +51,7 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
 
   return (
     <form
-      className="plate flex flex-1 flex-col gap-4 overflow-y-auto p-6"
+      className="plate flex flex-1 flex-col gap-4 overflow-y-auto px-6 pt-6"
       onSubmit={(event) => {
         event.preventDefault();
         if (parsed.success && parsedScrap.success && scrapFault === null)
@@ -173,13 +173,15 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
         showing={showing}
         onChoose={(materialId, lotId) => setChosen(new Map(chosen).set(materialId, lotId))}
       />
-      <button
-        type="submit"
-        className="btn btn-primary sticky bottom-0 mt-auto h-24 shrink-0 text-3xl"
-        disabled={sending || !parsed.success || scrapFault !== null}
-      >
-        {sending ? 'Recording …' : 'Into the Logbook'}
-      </button>
+      <div className="bg-base-100 sticky bottom-0 mt-auto flex shrink-0 flex-col pt-2 pb-6">
+        <button
+          type="submit"
+          className="btn btn-primary h-20 text-3xl"
+          disabled={sending || !parsed.success || scrapFault !== null}
+        >
+          {sending ? 'Recording …' : 'Into the Logbook'}
+        </button>
+      </div>
     </form>
   );
 }
