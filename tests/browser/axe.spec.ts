@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
 import { additive } from '../support/planFiles';
-import { given, ownFile, scent } from './workshop';
+import { copyOf, given, ownFile, scent } from './workshop';
 
 async function looksRight(page: Page) {
   const { violations } = await new AxeBuilder({ page })
@@ -103,11 +103,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
     await looksRight(page);
     // Everything that a pour can be, open at once.
-    await page.goto('/plans?q=Paper+Boats', { waitUntil: 'networkidle' });
-    await page
-      .getByRole('link', { name: /Paper Boats/ })
-      .first()
-      .click();
+    await page.goto(`/plans/${await copyOf(request, 'Paper Boats')}`);
     await page.getByRole('tab', { name: /^D/ }).click();
     await page.getByText('How it is poured, what is set in').click();
     await page.getByText('Ombré ladder').click();

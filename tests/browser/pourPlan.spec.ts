@@ -3,7 +3,7 @@ import { type APIRequestContext, expect, type Page, test } from '@playwright/tes
 import type { HouseRules } from '../../src/core/houseRules/houseRules';
 import type { PlanFile } from '../../src/core/plan/plan';
 import { BOX, base, planFile } from '../support/planFiles';
-import { given, saved, tooSmallForAFinger } from './workshop';
+import { copyOf, given, saved, tooSmallForAFinger } from './workshop';
 
 let counted = 0;
 
@@ -34,14 +34,10 @@ async function open(page: Page, what: string) {
 }
 
 async function lighthouse(page: Page, request: APIRequestContext) {
-  const plans: { id: string; plan: { name: string } }[] = await (await request.get('/api/plans')).json();
-  const found = plans.find(({ plan }) => plan.name === 'Lighthouse Stripe');
-  if (!found) throw new Error('no Lighthouse Stripe');
-  const copy = await request.post(`/api/plans/${found.id}/duplicate`);
-  const { id } = await copy.json();
+  const id = await copyOf(request, 'Lighthouse Stripe');
   await page.goto(`/plans/${id}`);
   await whole(page);
-  return id as string;
+  return id;
 }
 
 test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and printed with its bench sheet', async ({

@@ -43,6 +43,16 @@ export async function given(
   return { id: (await answer.json()).id, file };
 }
 
+/** A copy of a plan of the demo by its name, so that tests that run at the same time do not change one plan; its id. */
+export async function copyOf(request: APIRequestContext, name: string): Promise<string> {
+  const plans: { id: string; plan: { name: string } }[] = await (await request.get('/api/plans')).json();
+  const found = plans.find(({ plan }) => plan.name === name);
+  if (!found) throw new Error(`no ${name}`);
+  const copy = await request.post(`/api/plans/${found.id}/duplicate`);
+  expect(copy.status()).toBe(201);
+  return (await copy.json()).id;
+}
+
 export function doseField(page: Page, name: string | undefined) {
   return page.getByLabel(`Dose of ${name}`, { exact: true });
 }
