@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { cruise } from 'dependency-cruiser';
 import extractTSConfig from 'dependency-cruiser/config-utl/extract-ts-config';
 import { filesBelow } from './files.mjs';
+import { wordsInCore } from './wordsInCore.mjs';
 
 const rules = createRequire(import.meta.url)('../.dependency-cruiser.cjs');
 
@@ -32,6 +33,7 @@ export async function brokenImports(projectFolder, fewest = FEWEST_MODULES) {
     ...output.summary.violations.map(({ rule, from, to }) => `${rule.name}: ${from} → ${to}`),
     ...astroFilesThatReachTheDatabase(projectFolder),
     ...foldersInACircle(output.modules),
+    ...wordsInCore(projectFolder),
   ];
 }
 

@@ -1,6 +1,6 @@
-import { explainIssue } from '../core/explainIssue';
 import { fail, ok, type Result } from '../core/result';
 import type { z } from '../core/zod';
+import { explainIssue } from '../words/en/explainIssue';
 
 /** Brings a record up by one shape. What it is given has passed no schema. */
 export type Upcaster = (record: unknown) => unknown;

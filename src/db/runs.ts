@@ -5,6 +5,7 @@ import { ok, type Result } from '../core/result';
 import { eventSourceSchema, type RecordedEvent, type Run, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
 import { type BrokenRecord, broken, itemOf, type RecordReader, readable, recordReader } from './readRecord';
+import { snapshotWithFields } from './upcasters/finding';
 import { derivedEvent, derivedSnapshot } from './upcasters/run';
 
 interface RunRow {
@@ -75,7 +76,10 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
   const snapshotReader = () => {
     const by = rulesNow();
     if (snapshots?.by !== by)
-      snapshots = { by, reader: recordReader(snapshotSchema, [(record) => derivedSnapshot(record, by)]) };
+      snapshots = {
+        by,
+        reader: recordReader(snapshotSchema, [(record) => derivedSnapshot(record, by), snapshotWithFields]),
+      };
     return snapshots.reader;
   };
   const runOf = (row: RunRow): Result<Run, BrokenRecord> => {

@@ -1,12 +1,12 @@
 import { MATERIAL_KINDS, type Material } from '../core/materials/material';
-import { MATERIAL_FIELDS, type MaterialField } from '../core/materials/materialFields';
-import { readMaterial, writeMaterial } from '../core/materials/materialText';
-import { KIND_NAMES } from '../core/materials/names';
-import { shelfNames } from '../core/materials/shelfNames';
-import { choiceField } from '../core/records/fieldText';
 import type { Lot } from '../core/stock/lot';
-import { LOT_FIELDS, readLot, writeLot } from '../core/stock/lotText';
+import { KIND_NAMES } from '../words/en/materials/names';
 import { type CsvStyle, type CsvTable, writeCsv } from './csv';
+import { choiceField } from './records/fieldText';
+import { LOT_FIELDS, readLot, writeLot } from './records/lotText';
+import { MATERIAL_FIELDS, type MaterialField } from './records/materialFields';
+import { readMaterial, writeMaterial } from './records/materialText';
+import { shelfNames } from './records/shelfNames';
 
 /** What a file may hold. */
 export const CSV_CONTENTS = ['materials', 'lots'] as const;

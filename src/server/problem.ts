@@ -1,5 +1,5 @@
-import { explainIssue } from '../core/explainIssue';
 import type { z } from '../core/zod';
+import { explainIssue } from '../words/en/explainIssue';
 
 /** One field that is wrong: where it is, and what would be right. */
 export interface FieldFault {

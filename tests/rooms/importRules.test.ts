@@ -69,6 +69,19 @@ test('a planted violation is seen: a folder of core that is imported by one it i
   assert.ok(rulesOf(broken).includes('folder-circle'));
 });
 
+test('a planted violation is seen: a sentence in core, whole or put together', async () => {
+  const whole = await withPlanted('src/core/units/planted.ts', "export const TOLD = 'Pour it cooler.';\n");
+  assert.deepEqual(rulesOf(whole), ['words-in-core']);
+  const parts = await withPlanted(
+    'src/core/units/planted.ts',
+    // biome-ignore lint/suspicious/noTemplateCurlyInString: it is the text of a file
+    'export const told = (name: string) => `${name} is too hot`;\n',
+  );
+  assert.deepEqual(rulesOf(parts), ['words-in-core']);
+  const thrown = "export function planted(): never {\n  throw new RangeError('height is outside');\n}\n";
+  assert.deepEqual(await withPlanted('src/core/units/planted.ts', thrown), []);
+});
+
 test('a folder in which hardly anything is seen does not pass', async () => {
   await assert.rejects(brokenImports(project, 100_000), /checked nothing/);
 });

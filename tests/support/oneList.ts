@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { allFindings } from '../../src/core/checks/allFindings';
-import { reviewPlan, sayFinding } from '../../src/core/checks/review';
+import { reviewPlan } from '../../src/core/checks/review';
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
 import type { PlanFile } from '../../src/core/plan/plan';
 import type { Sheet } from '../../src/core/plan/sheet';
@@ -8,6 +8,7 @@ import { makePourPlan } from '../../src/core/pourPlan/makePourPlan';
 import type { PourPlan } from '../../src/core/pourPlan/pourPlan';
 import { progress } from '../../src/core/run/progress';
 import { type Snapshot, snapshotSchema } from '../../src/core/run/snapshot';
+import { describeFinding } from '../../src/words/en/findings/describeFinding';
 import { taskName } from '../../src/words/en/work/taskName';
 import { taskRows } from '../../src/words/en/work/taskRows';
 import { taskSentence } from '../../src/words/en/work/taskSentence';
@@ -32,7 +33,7 @@ export function agreesEverywhere(file: PlanFile): boolean {
   const pourPlan = makePourPlan(sheet, USUAL_HOUSE_RULES, 0);
   const findings = allFindings(review, pourPlan, USUAL_HOUSE_RULES, null);
   for (const finding of findings)
-    assert.doesNotMatch(Object.values(sayFinding(finding, METRIC)).join(' '), HOLE);
+    assert.doesNotMatch(Object.values(describeFinding(finding, METRIC)).join(' '), HOLE);
 
   // The bench rests on what is frozen when a run begins, as it is read again.
   const frozen: Snapshot = {

@@ -64,7 +64,7 @@ test('plans that are set into one another have no size, and nothing runs round i
     boat.revision,
   );
   const { findings } = reviewPlan(planFileOf(workshop, circle.plan));
-  assert.ok(findings.some(({ code, severity }) => code === 'embeds-fit' && severity === 'stop'));
+  assert.ok(findings.some(({ code, severity }) => code === 'embed-in-itself' && severity === 'stop'));
   const self = savePlan(workshop, bar.id, withBoat(bar.id), findPlan(workshop, bar.id).revision);
   assert.deepEqual(planFileOf(workshop, self.plan).made?.[0]?.pieceG, null);
   assert.equal(problemFrom(() => createPlan(workshop, withBoat('gone'))).status, 422);

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { join } from 'node:path';
 import test from 'node:test';
 import Database from 'better-sqlite3';
-import { sayFinding } from '../../src/core/checks/review';
 import { logEntry } from '../../src/core/run/logEntry';
 import { progress } from '../../src/core/run/progress';
 import { snapshotSchema } from '../../src/core/run/snapshot';
@@ -11,6 +10,7 @@ import { sectionOf } from '../../src/core/section/section';
 import { recordEvent } from '../../src/server/runs';
 import { planView } from '../../src/server/views';
 import { openWorkshop } from '../../src/server/workshop';
+import { describeFinding } from '../../src/words/en/findings/describeFinding';
 import { taskSentence } from '../../src/words/en/work/taskSentence';
 import { OLDER_STEPS, writeOlderDatabase } from '../support/olderDatabases';
 import { isClose } from '../support/planFiles';
@@ -69,7 +69,7 @@ for (const step of OLDER_STEPS)
       assert.ok(isClose(weighedG(run), weighed.get(run.id) ?? 0));
       for (const task of snapshot.tasks)
         assert.ok(taskSentence(task, snapshot.sheet, snapshot.rules, METRIC).length > 0);
-      for (const finding of snapshot.findings) assert.ok(sayFinding(finding, METRIC).title.length > 0);
+      for (const finding of snapshot.findings) assert.ok(describeFinding(finding, METRIC).title.length > 0);
     }
     const { tasks, inHand } = progress(open);
     assert.deepEqual(

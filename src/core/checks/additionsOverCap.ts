@@ -6,12 +6,10 @@ import { capCheck } from './capCheck';
 /** More of everything together than the base bears; grit is counted apart where the base's cap is said so. */
 export const additionsOverCap = capCheck({
   code: 'additions-over-cap',
-  what: 'Additions',
-  reason: 'All together they keep the bar from setting firm. Take some out.',
   counts: (line, base) => !isApart(line, base),
   cap: additionsCap,
-  mends: false,
-  apart: { what: 'Grit', counts: isApart },
+  fixes: false,
+  apart: isApart,
 });
 
 function isApart({ material }: SheetLine, base: Base): boolean {

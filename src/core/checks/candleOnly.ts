@@ -5,6 +5,4 @@ export const candleOnly = releaseCheck({
   code: 'candle-only',
   refuses: (material) =>
     material.skin === 'candle-only' || (material.kind === 'colorant' && material.form === 'candle-dye'),
-  title: (name) => `${name} is for candles only`,
-  reason: 'Candle scents and dyes are made to burn, not to be washed with. It must not go into soap.',
 });

@@ -1,35 +1,32 @@
 import type { Base } from '../materials/base';
 import type { Figure } from '../materials/defaults';
 import { contentOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
-import { showPercent } from '../units/showQuantity';
 import { exceedsCap } from './exceeds';
-import type { Check, Finding } from './finding';
+import type { Check, Found } from './finding';
 import { ownDoses, timesDoses } from './timesDoses';
 
 interface CapSpec {
-  code: string;
-  /** What is capped, at the head of a sentence: “Fragrance”. */
-  what: string;
-  /** What comes of passing it. */
-  reason: string;
+  code: 'fragrance-over-cap' | 'oils-over-cap' | 'liquids-over-cap' | 'additions-over-cap';
   counts(line: SheetLine, base: Base): boolean;
   cap(base: Base): Figure;
   /** A sum of unlike things is the fault of no single dose, so nothing is brought down for it. */
-  mends: boolean;
-  /** What a pour has of the kind that is counted apart, of base. */
-  apart?: { what: string; counts(line: SheetLine, base: Base): boolean };
+  fixes: boolean;
+  /** What is in a pour of the kind that is counted apart. */
+  apart?(line: SheetLine, base: Base): boolean;
 }
 
 /** A limit that a pour passes, with what is counted to it. */
 export interface PassedLimit {
-  finding: Finding;
+  finding: Found;
   countedG: number;
   limit: number;
   /** What it is said of: base, or everything that is poured. */
   ofG: number;
 }
 
-export interface CapCheck extends Check {
+export interface CapCheck {
+  /** What each pour passes, and the whole bar. */
+  check: Check;
   /** What one pour passes by itself. */
   passed(pour: SheetPour, pourIndex: number): PassedLimit[];
 }
@@ -39,30 +36,13 @@ export interface CapCheck extends Check {
  * its bases' caps.
  */
 export function capCheck(spec: CapSpec): CapCheck {
+  const passed = (pour: SheetPour, pourIndex: number) => passedCap(spec, pour, pourIndex);
   return {
-    code: spec.code,
-    passed: (pour, pourIndex) => passedCap(spec, pour, pourIndex),
-
-    run: (sheet) => [
-      ...sheet.pours.flatMap((pour, pourIndex) =>
-        passedCap(spec, pour, pourIndex).map(({ finding }) => finding),
-      ),
+    passed,
+    check: (sheet) => [
+      ...sheet.pours.flatMap((pour, pourIndex) => passed(pour, pourIndex).map(({ finding }) => finding)),
       ...checkBar(spec, sheet),
     ],
-
-    say({ about, pourIndex, figures: { ofBase = 0, cap = 0, apart = 0 }, assumed, mend }, { locale }) {
-      const whose = assumed ? `the usual cap for a base like ${about}` : `the cap of ${about}`;
-      const where = pourIndex === null ? ' in the whole bar' : '';
-      const without =
-        spec.apart && apart > 0
-          ? ` ${spec.apart.what}, ${showPercent(apart, locale)}, is not counted in this.`
-          : '';
-      return {
-        title: `${spec.what} ${showPercent(ofBase, locale)} of base${where}, cap ${showPercent(cap, locale)}`,
-        reason: `That is over ${pourIndex === null ? 'the mean of the caps of its bases' : whose}. ${spec.reason}${without}`,
-        mendLabel: mend && `Bring down to ${showPercent(cap, locale)}`,
-      };
-    },
   };
 }
 
@@ -94,7 +74,7 @@ function passedCap(spec: CapSpec, pour: SheetPour, pourIndex: number): PassedLim
   if (!exceedsCap(ofBase, cap.value)) return [];
   const apart = spec.apart
     ? sumOf(
-        contentOf(pour).filter((line) => spec.apart?.counts(line, base)),
+        contentOf(pour).filter((line) => spec.apart?.(line, base)),
         (line) => line.ofBase,
       )
     : 0;
@@ -107,18 +87,20 @@ function passedCap(spec: CapSpec, pour: SheetPour, pourIndex: number): PassedLim
         code: spec.code,
         severity: cap.assumed ? 'caution' : 'stop',
         pourIndex,
-        doseIndexes: spec.mends ? ownDoses(lines) : [],
+        doseIndexes: spec.fixes ? ownDoses(lines) : [],
         about: base.name,
         ...(cap.assumed ? { materialId: base.id } : {}),
-        figures: { ofBase, cap: cap.value, apart },
+        ofBase,
+        cap: cap.value,
+        apart,
         assumed: cap.assumed,
-        mend: spec.mends ? timesDoses(lines, pourIndex, cap.value / ofBase) : null,
+        fix: spec.fixes ? timesDoses(lines, pourIndex, cap.value / ofBase) : null,
       },
     },
   ];
 }
 
-function checkBar(spec: CapSpec, sheet: Sheet): Finding[] {
+function checkBar(spec: CapSpec, sheet: Sheet): Found[] {
   if (sheet.pours.length < 2) return [];
   const { pours } = sheet;
   const baseG = pours.reduce((sum, pour) => sum + cappedBaseG(pour), 0);
@@ -136,9 +118,11 @@ function checkBar(spec: CapSpec, sheet: Sheet): Finding[] {
       pourIndex: null,
       doseIndexes: [],
       about: [...new Set(sheet.pours.map((pour) => pour.base.name))].join(', '),
-      figures: { ofBase, cap, apart: 0 },
+      ofBase,
+      cap,
+      apart: 0,
       assumed,
-      mend: null,
+      fix: null,
     },
   ];
 }

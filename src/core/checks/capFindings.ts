@@ -9,8 +9,8 @@ import { passedSupplierLimits } from './overSupplierLimit';
 /** Every limit that one pour passes, with what is counted to it: the caps of its base, and its suppliers' limits. */
 export function capFindings(sheet: Sheet, pour: SheetPour, pourIndex: number): PassedLimit[] {
   return [
-    ...[fragranceOverCap, oilsOverCap, liquidsOverCap, additionsOverCap].flatMap((check) =>
-      check.passed(pour, pourIndex),
+    ...[fragranceOverCap, oilsOverCap, liquidsOverCap, additionsOverCap].flatMap(({ passed }) =>
+      passed(pour, pourIndex),
     ),
     ...passedSupplierLimits(sheet, pour, pourIndex),
   ];

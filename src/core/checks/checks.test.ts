@@ -1,20 +1,22 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { ofCode } from '../../../tests/support/findings';
 import { additive, base, fragrance, planFile } from '../../../tests/support/planFiles';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 import type { DosedMaterial } from '../materials/material';
 import type { PlanFile } from '../plan/plan';
-import { applyMend } from './applyMend';
-import { hasStop, reviewPlan, sayFinding } from './review';
+import { applyFix } from './applyFix';
+import { hasStop, reviewPlan } from './review';
 
 const codes = (file: PlanFile) =>
   reviewPlan(file).findings.map(({ code, severity }) => `${severity} ${code}`);
 
 /** Presses the mend of the finding with this code. */
 function mended(file: PlanFile, code: string): PlanFile {
-  const mend = reviewPlan(file).findings.find((finding) => finding.code === code)?.mend;
+  const mend = reviewPlan(file).findings.find((finding) => finding.code === code)?.fix;
   assert.ok(mend, `no mend for ${code}`);
-  return { ...file, plan: applyMend(file, mend) };
+  return { ...file, plan: applyFix(file, mend) };
 }
 
 test('a plan within all its limits has no findings', () => {
@@ -95,8 +97,8 @@ test('stand-in figures are named, and drops are always approximate', () => {
   const { sheet, findings } = reviewPlan(planFile([{ doses: [[fragrance(), '60 drops']] }]));
   assert.equal(sheet?.pours[0]?.lines[0]?.exact, false);
   assert.deepEqual(
-    findings.map(({ code, figures }) => [code, figures]),
-    [['stand-in-figures', { 'drop-size': 1 }]],
+    ofCode(findings, 'stand-in-figures').map(({ figures }) => figures),
+    [['drop-size']],
   );
 });
 
@@ -141,11 +143,11 @@ test('every finding can be said, and every mend resolves its finding', () => {
         },
       ]);
       for (const finding of reviewPlan(file).findings) {
-        const said = sayFinding(finding, { system: 'metric', locale: 'en-GB' });
+        const said = describeFinding(finding, { system: 'metric', locale: 'en-GB' });
         assert.ok(said.title && said.reason);
-        assert.equal(said.mendLabel === null, finding.mend === null);
-        if (!finding.mend) continue;
-        const after = reviewPlan({ ...file, plan: applyMend(file, finding.mend) });
+        assert.equal(said.fixLabel === null, finding.fix === null);
+        if (!finding.fix) continue;
+        const after = reviewPlan({ ...file, plan: applyFix(file, finding.fix) });
         const still = after.findings.filter(
           ({ code, about }) => code === finding.code && about === finding.about,
         );

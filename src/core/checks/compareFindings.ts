@@ -9,8 +9,11 @@ export interface FindingChanges {
 }
 
 /** Findings are the same fault when they are of one check, in one pour, about the same doses. */
-function keyOf({ code, pourIndex, doseIndexes, text }: Finding, place: number): string {
-  return `${code}|${pourIndex}|${doseIndexes.join()}|${pourIndex === null ? (text ?? '') : ''}|${place}`;
+function keyOf(finding: Finding, place: number): string {
+  const { code, pourIndex, doseIndexes, materialId } = finding;
+  const fault = 'fault' in finding ? finding.fault : '';
+  // Of the whole plan, what it is about tells one from another.
+  return [code, fault, pourIndex, doseIndexes, pourIndex === null ? materialId : '', place].join('|');
 }
 
 function keyed(findings: readonly Finding[]): Map<string, Finding> {
@@ -36,6 +39,7 @@ export function compareFindings(before: readonly Finding[], after: readonly Find
   };
 }
 
-function told({ severity, about, figures }: Finding): string {
-  return JSON.stringify([severity, about, figures]);
+/** What it says, without what only tells where it stands. */
+function told({ id: _, materialId: __, fix: ___, ...said }: Finding): string {
+  return JSON.stringify(said);
 }

@@ -1,11 +1,17 @@
 import type { Sheet } from '../plan/sheet';
 import type { Task, TaskKind } from '../work/task';
-import type { Finding } from './finding';
+import type { Finding, FindingCode } from './finding';
 
 /** Which task a finding without a dose belongs to; of all others it is the weighing of the base. */
-const TASKS_OF: Record<string, readonly TaskKind[]> = {
+const TASKS_OF: Partial<Record<FindingCode, readonly TaskKind[]>> = {
   'jug-too-small': ['weigh-base', 'melt'],
-  'embeds-fit': ['inclusions'],
+  'embed-has-no-size': ['inclusions'],
+  'embed-in-itself': ['inclusions'],
+  'embed-too-tall': ['inclusions'],
+  'embed-out-of-pour': ['inclusions'],
+  'embed-floats': ['inclusions'],
+  'embed-sinks': ['inclusions'],
+  'embed-made-ahead': ['inclusions'],
   'mold-too-hot': ['pour'],
   'pour-over-ceiling': ['pour'],
   'heat-hot-on-skin': ['pour'],
@@ -13,7 +19,10 @@ const TASKS_OF: Record<string, readonly TaskKind[]> = {
   'heat-weak-bond': ['pour'],
   'heat-jug-too-thick': ['pour'],
   'heat-points-melt': ['pour', 'inclusions'],
-  'heat-freezer': ['freezer', 'unmold'],
+  'heat-freezer-too-long': ['freezer', 'unmold'],
+  'heat-freezer-tacky': ['freezer', 'unmold'],
+  'heat-freezer-dew': ['freezer', 'unmold'],
+  'heat-freezer-dry': ['freezer', 'unmold'],
   'heat-sweats': ['unmold', 'wrap'],
 };
 

@@ -2,45 +2,33 @@ import { bleeds } from '../materials/defaults';
 import type { DosedMaterial } from '../materials/material';
 import { contentOf, type SheetLine, type SheetPour } from '../plan/sheet';
 import { layerGroups } from '../pours/layers';
-import type { Check, Finding } from './finding';
+import type { Check, Found } from './finding';
 import { ownDoses } from './timesDoses';
 
 /** A dye beside a pour of another colour: it moves across the line within days. */
-export const dyeBleeds: Check = {
-  code: 'dye-bleeds',
-
-  run: (sheet) =>
-    sheet.pours.flatMap((pour, pourIndex) => {
-      const others = neighbours(sheet.pours, pourIndex).filter((other) => !sameColour(pour, other));
-      if (others.length === 0) return [];
-      return colours(pour).flatMap(({ material, lines }): Finding[] => {
-        const moves = material.kind === 'colorant' ? bleeds(material) : false;
-        if (moves === false) return [];
-        return [
-          {
-            code: dyeBleeds.code,
-            severity: moves === null ? 'note' : 'caution',
-            pourIndex,
-            doseIndexes: ownDoses(lines),
-            about: material.name,
-            ...(moves === null ? { materialId: material.id } : {}),
-            text: others.map(({ letter }) => letter).join(' and '),
-            figures: { unknown: moves === null ? 1 : 0 },
-            assumed: false,
-            mend: null,
-          },
-        ];
-      });
-    }),
-
-  say: ({ about, text = '', figures: { unknown = 0 } }) => ({
-    title: unknown ? `Cannot tell whether ${about} bleeds` : `${about} will bleed into pour ${text}`,
-    reason: unknown
-      ? `It lies against pour ${text} of another colour. The shelf does not know whether it stays in place.`
-      : 'Liquid dyes move into a layer of another colour. A mica or pigment stays where it is.',
-    mendLabel: null,
-  }),
-};
+export const dyeBleeds: Check = (sheet) =>
+  sheet.pours.flatMap((pour, pourIndex) => {
+    const others = neighbours(sheet.pours, pourIndex).filter((other) => !sameColour(pour, other));
+    if (others.length === 0) return [];
+    return colours(pour).flatMap(({ material, lines }): Found[] => {
+      const moves = material.kind === 'colorant' ? bleeds(material) : false;
+      if (moves === false) return [];
+      return [
+        {
+          code: 'dye-bleeds',
+          severity: moves === null ? 'note' : 'caution',
+          pourIndex,
+          doseIndexes: ownDoses(lines),
+          about: material.name,
+          ...(moves === null ? { materialId: material.id } : {}),
+          against: others.map(({ letter }) => letter),
+          unknown: moves === null,
+          assumed: false,
+          fix: null,
+        },
+      ];
+    });
+  });
 
 /** Everything a pour lies against: those beside it, and all of the layers below and above. */
 function neighbours(pours: readonly SheetPour[], pourIndex: number): SheetPour[] {

@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
+import { ofCode } from '../../../tests/support/findings';
 import {
   additive,
   BOX,
@@ -20,17 +21,18 @@ import type { PlanFile } from '../plan/plan';
 import { beginsAt } from '../pourPlan/clock';
 import { makePourPlan } from '../pourPlan/makePourPlan';
 import { allFindings } from './allFindings';
+import type { FindingCode } from './finding';
 import { reviewPlan } from './review';
 
-function found(file: PlanFile, code: string) {
-  return reviewPlan(file).findings.filter((finding) => finding.code === code);
+function found<Code extends FindingCode>(file: PlanFile, code: Code) {
+  return ofCode(reviewPlan(file).findings, code);
 }
 
-function heatFound(file: PlanFile, code: string) {
+function heatFound<Code extends FindingCode>(file: PlanFile, code: Code) {
   const review = reviewPlan(file);
   assert.ok(review.sheet);
   const pourPlan = makePourPlan(review.sheet, USUAL_HOUSE_RULES, 2);
-  return allFindings(review, pourPlan, USUAL_HOUSE_RULES, null).filter((finding) => finding.code === code);
+  return ofCode(allFindings(review, pourPlan, USUAL_HOUSE_RULES, null), code);
 }
 
 test('a dose at the cap of its base is within it, with what a scale and a hand can’t tell; beyond is not', () => {
@@ -103,7 +105,7 @@ test('a core that never gets cold enough says so, and not that it takes a day an
     planFile([{}], { making: { ...USUAL_MAKING, room: { ...USUAL_MAKING.room, tempC } } }, wooden);
   const [never] = heatFound(at(30), 'heat-never-out');
   assert.equal(never?.severity, 'caution');
-  assert.equal(never?.figures.roomC, 30);
+  assert.equal(never?.roomC, 30);
   assert.equal(heatFound(at(21), 'heat-never-out').length, 0);
 });
 
@@ -135,8 +137,8 @@ test('a dye bleeds into whatever it lies against: beside it, and both of two hal
     BOX,
   );
   assert.deepEqual(
-    found(file, 'dye-bleeds').map(({ pourIndex, text }) => [pourIndex, text]),
-    [[0, 'B and C']],
+    found(file, 'dye-bleeds').map(({ pourIndex, against }) => [pourIndex, against]),
+    [[0, ['B', 'C']]],
   );
 });
 
@@ -146,23 +148,23 @@ test('beads lighter than the base float, whatever they are called', () => {
     planFile([{ base: base({ suspension: false }), doses: [[beads, '2 %']] }]),
     'solids-move',
   );
-  assert.equal(moves?.figures.floats, 1);
+  assert.equal(moves?.floats, true);
   const stones = { ...beads, densityGPerMl: 2.6 };
   const [sinks] = found(
     planFile([{ base: base({ suspension: false }), doses: [[stones, '2 %']] }]),
     'solids-move',
   );
-  assert.equal(sinks?.figures.floats, 0);
+  assert.equal(sinks?.floats, false);
 });
 
 test('whether a base bears the freezer is not known until somebody says', () => {
   const frozen = (bearsFreezer: boolean | null) =>
     heatFound(
       planFile([{ base: base({ bearsFreezer }) }], { making: { ...USUAL_MAKING, freezerMin: 5 } }, BOX),
-      'heat-freezer',
+      'heat-freezer-tacky',
     ).find(({ about }) => about === 'Test base');
-  assert.equal(frozen(false)?.figures.unknown, 0);
-  assert.equal(frozen(null)?.figures.unknown, 1);
+  assert.equal(frozen(false)?.unknown, false);
+  assert.equal(frozen(null)?.unknown, true);
   assert.equal(frozen(null)?.materialId, 'base-1');
   assert.equal(frozen(true), undefined);
 });
@@ -200,9 +202,9 @@ test('colour adds up: each dose within its own most, together beyond, brought do
     );
   // Of a usual most of 0.75 %: 0.6 and 0.6 are 1.6 times it, 0.375 and 0.375 just it.
   const [finding] = sum('0.6 %', '0.6 %');
-  isClose(finding?.figures.ofMost ?? 0, 1.6, 1e-9);
+  isClose(finding?.ofMost ?? 0, 1.6, 1e-9);
   assert.deepEqual(
-    finding?.mend?.map((edit) => edit.edit === 'set-dose' && edit.text),
+    finding?.fix?.map((edit) => edit.kind === 'set-dose' && edit.text),
     ['0.375 %', '0.375 %'],
   );
   assert.equal(sum('0.375 %', '0.375 %').length, 0);

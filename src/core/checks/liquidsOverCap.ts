@@ -5,11 +5,9 @@ import { capCheck } from './capCheck';
 /** More water, honey and glycerin than the base takes up. */
 export const liquidsOverCap = capCheck({
   code: 'liquids-over-cap',
-  what: 'Liquids',
-  reason: 'Too much water, honey or glycerin leaves a sticky bar that sweats.',
   counts: isLiquid,
   cap: liquidsCap,
-  mends: true,
+  fixes: true,
 });
 
 function isLiquid({ material, wets }: SheetLine): boolean {

@@ -4,6 +4,4 @@ import { releaseCheck } from './releaseCheck';
 export const notForSkin = releaseCheck({
   code: 'not-for-skin',
   refuses: ({ skin }) => skin === 'not-released',
-  title: (name) => `${name} is not released for skin`,
-  reason: 'Its supplier releases it for other uses only. It must not go into soap, however little.',
 });

@@ -4,9 +4,7 @@ import { capCheck } from './capCheck';
 /** More oils and butters than the base bears. */
 export const oilsOverCap = capCheck({
   code: 'oils-over-cap',
-  what: 'Oils and butters',
-  reason: 'The bar stays soft and lathers poorly.',
   counts: ({ material }) => material.kind === 'additive' && material.role === 'oil',
   cap: oilsCap,
-  mends: true,
+  fixes: true,
 });

@@ -1,94 +1,64 @@
-import { pourLetter } from '../plan/plan';
-import { jugTurns } from '../pours/sharedJug';
-import { showMass } from '../units/showQuantity';
-import type { Check, Finding } from './finding';
+import type { SheetPour } from '../plan/sheet';
+import { type JugTurn, jugTurns } from '../pours/sharedJug';
+import type { Check, Found } from './finding';
+import { PLAIN } from './plain';
 
-const FAULTS = ['first', 'other-base', 'carried', 'too-much'] as const;
-type Fault = (typeof FAULTS)[number];
 const CLOSE_G = 1e-6;
 
 /** A pour that goes on in the jug of the one before, and can't: what is in a jug can't be taken out. */
-export const oneJug: Check = {
-  code: 'one-jug',
+export const oneJug: Check = ({ pours }) => {
+  const turns = jugTurns(pours);
+  return pours.flatMap((pour, pourIndex): Found[] => {
+    if (!pour.way.sameJug) return [];
+    const common = { ...PLAIN, severity: 'stop', pourIndex } as const;
+    const before = pours[pourIndex - 1];
+    const turn = turns[pourIndex];
+    if (!before || !turn) return [{ ...common, code: 'no-jug-to-go-on-in' }];
+    if (before.base.id !== pour.base.id)
+      return [{ ...common, code: 'jug-of-another-base', about: before.base.name }];
+    return [...carried(turn, before, pourIndex), ...tooMuch(turn, pour, pourIndex)];
+  });
+};
 
-  run: (sheet) => {
-    const turns = jugTurns(sheet.pours);
-    const finding = (fault: Fault, pourIndex: number, rest: Partial<Finding> = {}): Finding => ({
-      code: oneJug.code,
+/** Doses of the pour before that this one does not say. */
+function carried(turn: JugTurn, before: SheetPour, pourIndex: number): Found[] {
+  return turn.carried.map(({ doseIndex, material }) => {
+    const line = before.lines.find((each) => each.doseIndex === doseIndex);
+    return {
+      ...PLAIN,
+      code: 'carried-in-jug',
       severity: 'stop',
       pourIndex,
-      doseIndexes: [],
-      about: '',
-      figures: { fault: FAULTS.indexOf(fault) },
-      assumed: false,
-      mend: null,
-      ...rest,
-    });
-    return sheet.pours.flatMap((pour, pourIndex): Finding[] => {
-      if (!pour.way.sameJug) return [];
-      const before = sheet.pours[pourIndex - 1];
-      const turn = turns[pourIndex];
-      if (!before || !turn) return [finding('first', pourIndex)];
-      if (before.base.id !== pour.base.id)
-        return [finding('other-base', pourIndex, { about: before.base.name })];
-      const carried = turn.carried.map(({ doseIndex, material }) => {
-        const line = before.lines.find((each) => each.doseIndex === doseIndex);
-        return finding('carried', pourIndex, {
-          about: material.name,
-          mend: line
-            ? [
-                {
-                  edit: 'add-dose',
-                  pourIndex,
-                  materialId: material.id,
-                  text: `${Number((line.ofBase * 100).toPrecision(6))} %`,
-                  counts: 'content' as const,
-                },
-              ]
-            : null,
-        });
-      });
-      const less = pour.lines.flatMap((line, place) => {
-        const overG = -(turn.addG[place] ?? 0);
-        return overG > CLOSE_G
-          ? [
-              finding('too-much', pourIndex, {
-                about: line.material.name,
-                doseIndexes: [line.doseIndex],
-                figures: { fault: FAULTS.indexOf('too-much'), overG },
-              }),
-            ]
-          : [];
-      });
-      return [...carried, ...less];
-    });
-  },
-
-  say({ about, pourIndex, figures: { fault = 0, overG = 0 } }, showing) {
-    const letter = pourLetter(pourIndex ?? 0);
-    const before = pourLetter(Math.max(0, (pourIndex ?? 0) - 1));
-    const words: Record<Fault, { title: string; reason: string; mendLabel: string | null }> = {
-      first: {
-        title: `${letter} has no jug to go on in`,
-        reason: 'It is the first pour. Give it a jug of its own.',
-        mendLabel: null,
-      },
-      'other-base': {
-        title: `${letter} can’t go on in the jug of ${before}`,
-        reason: `That jug holds ${about}, another base. Give ${letter} a jug of its own, or the same base.`,
-        mendLabel: null,
-      },
-      carried: {
-        title: `${about} is still in the jug of ${letter}`,
-        reason: `It went in before ${before}, and what is in can’t be taken out. Say it in ${letter} too.`,
-        mendLabel: `As strong as in ${before}`,
-      },
-      'too-much': {
-        title: `${letter} would need less ${about} than ${before}`,
-        reason: `The jug holds ${showMass(overG, showing)} too much already, and what is in can’t be taken out. Pour the paler one first.`,
-        mendLabel: null,
-      },
+      about: material.name,
+      fix: line
+        ? [
+            {
+              kind: 'add-dose',
+              pourIndex,
+              materialId: material.id,
+              text: `${Number((line.ofBase * 100).toPrecision(6))} %`,
+              counts: 'content',
+            },
+          ]
+        : null,
     };
-    return words[FAULTS[fault] ?? 'first'];
-  },
-};
+  });
+}
+
+function tooMuch(turn: JugTurn, { lines }: SheetPour, pourIndex: number): Found[] {
+  return lines.flatMap((line, place): Found[] => {
+    const overG = -(turn.addG[place] ?? 0);
+    if (overG <= CLOSE_G) return [];
+    return [
+      {
+        ...PLAIN,
+        code: 'too-much-in-jug',
+        severity: 'stop',
+        pourIndex,
+        about: line.material.name,
+        doseIndexes: [line.doseIndex],
+        overG,
+      },
+    ];
+  });
+}

@@ -1,6 +1,5 @@
 import { baseShare } from '../plan/product';
 import { contentOf, doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
-import { showPercent } from '../units/showQuantity';
 import type { PassedLimit } from './capCheck';
 import { exceeds } from './exceeds';
 import type { Check } from './finding';
@@ -10,26 +9,10 @@ import { ownDoses, timesDoses } from './timesDoses';
  * More of a material than its supplier allows in the finished product. Each pour is looked at alone, since it
  * touches skin alone; the whole bar is an average of its pours and can't be higher than the worst of them.
  */
-export const overSupplierLimit: Check = {
-  code: 'over-supplier-limit',
-
-  run: (sheet) =>
-    sheet.pours.flatMap((pour, pourIndex) =>
-      passedSupplierLimits(sheet, pour, pourIndex).map(({ finding }) => finding),
-    ),
-
-  say({ about, figures: { ofProduct = 0, limit = 0, mendOfBase = 0, ofBar = 0, pours = 1 } }, { locale }) {
-    const inBar =
-      pours > 1
-        ? ` In the whole bar it is ${showPercent(ofBar, locale)}, ${ofBar > limit ? 'over the limit too' : 'but this pour touches skin by itself'}.`
-        : '';
-    return {
-      title: `${about} ${showPercent(ofProduct, locale)} of product, limit ${showPercent(limit, locale)}`,
-      reason: `The supplier’s limit holds for the finished product, and protects skin. It may not be passed in any pour.${inBar}`,
-      mendLabel: `Bring down to ${showPercent(mendOfBase, locale)} of base`,
-    };
-  },
-};
+export const overSupplierLimit: Check = (sheet) =>
+  sheet.pours.flatMap((pour, pourIndex) =>
+    passedSupplierLimits(sheet, pour, pourIndex).map(({ finding }) => finding),
+  );
 
 /** The suppliers' limits that one pour passes. */
 export function passedSupplierLimits(sheet: Sheet, pour: SheetPour, pourIndex: number): PassedLimit[] {
@@ -49,7 +32,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
   if (material === undefined || limit === null) return [];
   const ofProduct = lines.reduce((sum, line) => sum + line.ofProduct, 0);
   if (!exceeds(ofProduct, limit)) return [];
-  const mendOfBase = mendedShare(pour, lines, limit);
+  const fixOfBase = fixedShare(pour, lines, limit);
   const ofBase = lines.reduce((sum, line) => sum + line.ofBase, 0);
   return [
     {
@@ -57,20 +40,18 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
       limit,
       ofG: pour.jugG,
       finding: {
-        code: overSupplierLimit.code,
+        code: 'over-supplier-limit',
         severity: 'stop',
         pourIndex,
         doseIndexes: ownDoses(lines),
         about: material.name,
-        figures: {
-          ofProduct,
-          limit,
-          mendOfBase,
-          ofBar: shareOfBar(sheet, material.id),
-          pours: sheet.pours.length,
-        },
+        ofProduct,
+        limit,
+        fixOfBase,
+        ofBar: shareOfBar(sheet, material.id),
+        pours: sheet.pours.length,
         assumed: false,
-        mend: timesDoses(lines, pourIndex, mendOfBase / ofBase),
+        fix: timesDoses(lines, pourIndex, fixOfBase / ofBase),
       },
     },
   ];
@@ -86,10 +67,10 @@ function shareOfBar(sheet: Sheet, materialId: string): number {
 
 /**
  * A share of base that is safely within the limit. Fixed doses beside it thin out as the base weight grows in
- * the mended plan, doses that relate to it go down with it, and so do the other members of its blend, so all of
- * these are left out of the others: the mend may be a little lower than it must be.
+ * the changed plan, doses that relate to it go down with it, and so do the other members of its blend, so all of
+ * these are left out of the others: the fix may be a little lower than it must be.
  */
-function mendedShare(pour: SheetPour, lines: SheetLine[], limit: number): number {
+function fixedShare(pour: SheetPour, lines: SheetLine[], limit: number): number {
   const own = new Set(ownDoses(lines));
   const others = [...new Set(pour.lines.map((line) => line.doseIndex))]
     .filter((doseIndex) => !own.has(doseIndex))

@@ -2,29 +2,29 @@ import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { makeSheet } from '../plan/makeSheet';
 import type { PlanFile } from '../plan/plan';
 import type { Sheet } from '../plan/sheet';
-import type { Showing } from '../units/showQuantity';
 import { additionsOverCap } from './additionsOverCap';
 import { allergens } from './allergens';
 import { belowWorkingRange } from './belowWorkingRange';
 import { botanicalBrowns } from './botanicalBrowns';
+import { bySeverity } from './bySeverity';
 import { candleOnly } from './candleOnly';
 import { doseReadsOtherwise } from './doseReadsOtherwise';
 import { doseUnreadable } from './doseUnreadable';
 import { dyeBleeds } from './dyeBleeds';
 import { embedsFit } from './embedsFit';
 import { factsMissing } from './factsMissing';
-import { type Check, type CheckContext, type Finding, type Said, SEVERITIES } from './finding';
+import type { Check, CheckContext, Finding, Found } from './finding';
 import { foodColour } from './foodColour';
 import { fragranceOverCap } from './fragranceOverCap';
 import { freezerRefused } from './freezerRefused';
 import { gritTooCoarse } from './gritTooCoarse';
-import { HEAT_CHECKS } from './heat/heatReview';
+import { identified } from './identified';
 import { jugTooSmall } from './jugTooSmall';
 import { liquidsOverCap } from './liquidsOverCap';
 import { lotPastDate } from './lotPastDate';
 import { moldTooHot } from './moldTooHot';
-import { noRoomFinding, noRoomForBase } from './noRoomForBase';
-import { notComputed, notComputedFinding } from './notComputed';
+import { noRoomForBase } from './noRoomForBase';
+import { notComputed } from './notComputed';
 import { notForSkin } from './notForSkin';
 import { oilsOverCap } from './oilsOverCap';
 import { oneJug } from './oneJug';
@@ -60,10 +60,10 @@ const CHECKS: readonly Check[] = [
   candleOnly,
   foodColour,
   overSupplierLimit,
-  fragranceOverCap,
-  oilsOverCap,
-  liquidsOverCap,
-  additionsOverCap,
+  fragranceOverCap.check,
+  oilsOverCap.check,
+  liquidsOverCap.check,
+  additionsOverCap.check,
   gritTooCoarse,
   unfitForUse,
   unknownLimit,
@@ -81,8 +81,6 @@ const CHECKS: readonly Check[] = [
   origins,
   factsMissing,
   standInFigures,
-  noRoomForBase,
-  notComputed,
 ];
 
 /** A plan judged by itself: the usual rules, and no shelf. */
@@ -96,34 +94,23 @@ export interface Review {
 
 /** Makes the sheet and runs every check, gravest findings first. The page, the endpoint and the bench all call this. */
 export function reviewPlan(file: PlanFile, context: CheckContext = BY_ITSELF): Review {
+  const { sheet, found } = reviewed(file, context);
+  return { sheet, findings: bySeverity(identified(found, file.plan)) };
+}
+
+function reviewed(file: PlanFile, context: CheckContext): { sheet: Sheet | null; found: Found[] } {
   try {
-    return reviewed(file, context);
+    const made = makeSheet(file);
+    if (made.success)
+      return { sheet: made.data, found: CHECKS.flatMap((check) => check(made.data, context)) };
+    return { sheet: null, found: [...made.error.sizeFaults.map(sizeFinding), noRoomForBase(made.error)] };
   } catch (error) {
     // One plan that can't be worked out must not take the others down with it.
-    return { sheet: null, findings: [notComputedFinding(error)] };
+    return { sheet: null, found: [notComputed(error)] };
   }
-}
-
-function reviewed(file: PlanFile, context: CheckContext): Review {
-  const made = makeSheet(file);
-  if (!made.success)
-    return { sheet: null, findings: [...made.error.sizeFaults.map(sizeFinding), noRoomFinding(made.error)] };
-  return { sheet: made.data, findings: findingsOf(made.data, context) };
-}
-
-export function findingsOf(sheet: Sheet, context: CheckContext): Finding[] {
-  const findings = CHECKS.flatMap((check) => check.run(sheet, context));
-  return findings.sort((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 }
 
 /** A plan with a stop is not taken to the bench. */
 export function hasStop(findings: readonly Finding[]): boolean {
   return findings.some((finding) => finding.severity === 'stop');
-}
-
-/** Puts a finding in words. */
-export function sayFinding(finding: Finding, showing: Showing): Said {
-  const check = [...CHECKS, ...HEAT_CHECKS].find(({ code }) => code === finding.code);
-  if (!check) throw new RangeError(`no check has the code “${finding.code}”`);
-  return check.say(finding, showing);
 }

@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
+import { ofCode } from '../../../tests/support/findings';
 import {
   additive,
   base,
@@ -11,14 +12,15 @@ import {
   mold,
   planFile,
 } from '../../../tests/support/planFiles';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { DoseableMaterial } from '../materials/material';
 import type { PlanFile } from '../plan/plan';
 import type { LotStock } from '../stock/stock';
-import { applyMend } from './applyMend';
+import { applyFix } from './applyFix';
 import { compareFindings } from './compareFindings';
-import type { CheckContext, Finding } from './finding';
-import { findingsOf, reviewPlan, sayFinding } from './review';
+import type { CheckContext, Finding, FindingCode } from './finding';
+import { reviewPlan } from './review';
 
 const context = (
   over: Partial<CheckContext['rules']> = {},
@@ -27,24 +29,24 @@ const context = (
   rules: { ...USUAL_HOUSE_RULES, ...over },
   shelf,
 });
-const found = (file: PlanFile, code: string, by = context()): Finding[] =>
-  reviewPlan(file, by).findings.filter((finding) => finding.code === code);
-const severity = (file: PlanFile, code: string, by = context()) =>
+const found = <Code extends FindingCode>(file: PlanFile, code: Code, by = context()) =>
+  ofCode(reviewPlan(file, by).findings, code);
+const severity = (file: PlanFile, code: FindingCode, by = context()) =>
   found(file, code, by)[0]?.severity ?? 'none';
 const onePour = (material: DoseableMaterial, text: string, plan: Partial<PlanFile['plan']> = {}) =>
   planFile([{ doses: [[material, text]] }], plan);
 
-/** Presses the mend and looks whether the finding is gone. */
-function mends(file: PlanFile, code: string, by = context()): PlanFile {
-  const mend = found(file, code, by)[0]?.mend;
-  assert.ok(mend, `no mend for ${code}`);
+/** Presses the fix and looks whether the finding is gone. */
+function mends(file: PlanFile, code: FindingCode, by = context()): PlanFile {
+  const fix = found(file, code, by)[0]?.fix;
+  assert.ok(fix, `no fix for ${code}`);
   const materials = [...file.materials];
-  for (const edit of mend) {
-    if (edit.edit !== 'add-dose') continue;
+  for (const edit of fix) {
+    if (edit.kind !== 'add-dose') continue;
     const added = by.shelf?.materials.find(({ id }) => id === edit.materialId);
     if (added && !materials.includes(added)) materials.push(added);
   }
-  const after = { ...file, materials, plan: applyMend(file, mend) };
+  const after = { ...file, materials, plan: applyFix(file, fix) };
   assert.equal(severity(after, code, by), 'none', code);
   return after;
 }
@@ -111,7 +113,7 @@ test('a supplier’s limit is told for the pour and for the whole bar', () => {
   ]);
   const [finding] = found(file, 'over-supplier-limit');
   assert.equal(finding?.pourIndex, 0);
-  assert.ok((finding?.figures.ofBar ?? 1) < 0.02 && (finding?.figures.ofProduct ?? 0) > 0.02);
+  assert.ok((finding?.ofBar ?? 1) < 0.02 && (finding?.ofProduct ?? 0) > 0.02);
 });
 
 test('too little to be smelled; what is shared by two fragrances counts together', () => {
@@ -152,9 +154,9 @@ test('vanillin wants a stabiliser in step with its fragrance', () => {
   const stabiliser = additive({ id: 'still', name: 'Still', role: 'stabiliser' });
   const shelf = { materials: [stabiliser], stock: new Map(), today: '2026-01-01' };
   const bare = onePour(vanilla, '2 %');
-  assert.equal(severity(bare, 'vanillin'), 'caution');
-  assert.equal(found(bare, 'vanillin')[0]?.mend, null);
-  const mended = mends(bare, 'vanillin', context({}, shelf));
+  assert.equal(severity(bare, 'vanillin-browns'), 'caution');
+  assert.equal(found(bare, 'vanillin-browns')[0]?.fix, null);
+  const mended = mends(bare, 'vanillin-browns', context({}, shelf));
   assert.deepEqual(mended.plan.pours[0]?.doses.at(-1)?.text, '= fragrance');
   const outOfStep = planFile([
     {
@@ -164,9 +166,9 @@ test('vanillin wants a stabiliser in step with its fragrance', () => {
       ],
     },
   ]);
-  assert.equal(severity(outOfStep, 'vanillin'), 'caution');
-  mends(outOfStep, 'vanillin');
-  assert.equal(severity(onePour(fragrance({ vanillinOfMaterial: 0 }), '2 %'), 'vanillin'), 'none');
+  assert.equal(severity(outOfStep, 'stabiliser-out-of-step'), 'caution');
+  mends(outOfStep, 'stabiliser-out-of-step');
+  assert.equal(severity(onePour(fragrance({ vanillinOfMaterial: 0 }), '2 %'), 'vanillin-browns'), 'none');
 });
 
 test('hair takes no salt, petals or grit; a face no coarse grit, and is told of fragrance', () => {
@@ -185,10 +187,10 @@ test('hair takes no salt, petals or grit; a face no coarse grit, and is told of 
   assert.match(sayFor(unknown, 'grit-too-coarse'), /^Cannot tell/);
 });
 
-function sayFor(file: PlanFile, code: string): string {
+function sayFor(file: PlanFile, code: FindingCode): string {
   const finding = found(file, code)[0];
   assert.ok(finding);
-  return sayFinding(finding, { system: 'metric', locale: 'en-GB' }).title;
+  return describeFinding(finding, { system: 'metric', locale: 'en-GB' }).title;
 }
 
 test('a dye bleeds into a neighbouring pour of another colour, a mica stays', () => {
@@ -198,8 +200,8 @@ test('a dye bleeds into a neighbouring pour of another colour, a mica stays', ()
   const red = colorant({ id: 'red', form: 'mica' });
   const bleeding = found(two(blue, red), 'dye-bleeds');
   assert.deepEqual(
-    bleeding.map(({ pourIndex, text, severity: how }) => [pourIndex, text, how]),
-    [[0, 'B', 'caution']],
+    bleeding.map(({ pourIndex, against, severity: how }) => [pourIndex, against, how]),
+    [[0, ['B'], 'caution']],
   );
   assert.equal(severity(two(blue, blue), 'dye-bleeds'), 'none');
   assert.equal(
@@ -243,9 +245,10 @@ test('the share of a blend’s allergens and limits, worked by hand', () => {
     planFile([{ base: base({ fragranceCapOfBase: 1 }), doses: [[mixed, text]] }], {}, mold(), [a, b]);
   // 2.04 % of base is 2 % of product to the digit 0.0204 / 1.0204.
   const [note] = found(file('2 %'), 'allergens');
+  const named = new Map(note?.named.map(({ name, ofProduct: share }) => [name, share]));
   const ofProduct = 0.02 / 1.02;
-  assert.ok(isClose(note?.figures.Linalool ?? 0, 0.1 * ofProduct));
-  assert.ok(isClose(note?.figures.Citral ?? 0, 0.03 * ofProduct));
+  assert.ok(isClose(named.get('Linalool') ?? 0, 0.1 * ofProduct));
+  assert.ok(isClose(named.get('Citral') ?? 0, 0.03 * ofProduct));
   assert.equal(severity(file('3.09 %'), 'over-supplier-limit'), 'none');
   // 3.1 % of base is 3.007 % of product: B is at a third of it, over its 1 %.
   const over = found(file('3.1 %'), 'over-supplier-limit');
@@ -261,7 +264,7 @@ test('origins are told, and what nobody entered is told as such', () => {
   const oil = additive({ role: 'oil', name: 'Almond', origins: ['nut'] });
   assert.match(sayFor(onePour(oil, '1 %'), 'origins'), /nuts: Almond/);
   const unknown = onePour(fragrance({ vanillinOfMaterial: null, allergens: null, origins: null }), '1 %');
-  assert.deepEqual(found(unknown, 'facts-missing')[0]?.figures, { vanillin: 1, allergens: 1, origins: 1 });
+  assert.deepEqual(found(unknown, 'facts-missing')[0]?.facts, ['vanillin', 'allergens', 'origins']);
 });
 
 const lot = (left: number, bestBefore: string | null = null): LotStock => ({
@@ -294,15 +297,15 @@ test('0.08 oz on a scale of 0.01 oz is flagged, on one of 0.01 g it is not', () 
     context({ scales: [{ name: 'Scale', stepG, gramsStepG, capacityG: 2000 }] });
   const ounces = scale(0.01 * 28.349523125, 0.1);
   const [finding] = found(file, 'scale-fit', ounces).filter(({ about }) => about === 'Test scent');
-  assert.ok(finding && isClose(finding.figures.error ?? 0, 0.0625, 1e-9));
+  assert.ok(finding && isClose(finding.error, 0.0625, 1e-9));
   assert.equal(severity(file, 'scale-fit', scale(0.01)), 'none');
-  const grown = reviewPlan({ ...file, plan: applyMend(file, finding.mend ?? []) }, ounces);
+  const grown = reviewPlan({ ...file, plan: applyFix(file, finding.fix ?? []) }, ounces);
   assert.ok(!grown.findings.some(({ code }) => code === 'scale-fit'));
-  assert.match(sayFinding(finding, { system: 'metric', locale: 'en-GB' }).reason, /grams.*pre-dilute/s);
+  assert.match(describeFinding(finding, { system: 'metric', locale: 'en-GB' }).reason, /grams.*pre-dilute/s);
   assert.equal(
     severity(
       onePour(additive(), '300 g'),
-      'scale-fit',
+      'over-scale-capacity',
       context({ scales: [{ name: 'S', stepG: 0.01, gramsStepG: null, capacityG: 200 }] }),
     ),
     'caution',
@@ -312,7 +315,7 @@ test('0.08 oz on a scale of 0.01 oz is flagged, on one of 0.01 g it is not', () 
 test('a check that has no scales to judge by says so in a workshop', () => {
   const by = context({}, { materials: [], stock: new Map(), today: '2026-01-01' });
   assert.match(
-    sayFinding(found(onePour(fragrance(), '2 %'), 'scale-fit', by)[0] as Finding, {
+    describeFinding(found(onePour(fragrance(), '2 %'), 'no-scales', by)[0] as Finding, {
       system: 'metric',
       locale: 'en',
     }).title,
@@ -339,5 +342,5 @@ test('with another base, every finding that changes is told', () => {
     ['fragrance-over-cap', 'additions-over-cap'],
   );
   assert.deepEqual(compareFindings(reviewPlan(other).findings, reviewPlan(file).findings).gone.length, 2);
-  assert.deepEqual(findingsOf(reviewPlan(file).sheet as never, context()), []);
+  assert.deepEqual(reviewPlan(file, context()).findings, []);
 });

@@ -1,6 +1,6 @@
 import { pourOfLine, type SheetLine } from '../plan/sheet';
 import { writeFigure } from '../units/writeQuantity';
-import type { PlanEdit } from './finding';
+import type { PlanEdit } from './planEdit';
 
 /**
  * The doses of these lines times `factor`, each as a share of base where it was dosed, rounded so that a limit is not
@@ -17,7 +17,7 @@ export function timesDoses(lines: readonly SheetLine[], pourIndex: number, facto
     doses.set(key, { ...at, ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase });
   }
   return [...doses.values()].map(({ ofBase, ...at }) => ({
-    edit: 'set-dose',
+    kind: 'set-dose',
     ...at,
     text: `${writeFigure(Math.min(100, ofBase * factor * 100), 4, factor < 1 ? 'down' : 'up')} %`,
   }));

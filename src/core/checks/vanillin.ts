@@ -1,7 +1,7 @@
 import type { SheetLine, SheetPour } from '../plan/sheet';
-import { showPercent } from '../units/showQuantity';
 import { writeFigure } from '../units/writeQuantity';
-import type { Check, CheckContext, Finding } from './finding';
+import type { Check, CheckContext, Found } from './finding';
+import { PLAIN } from './plain';
 
 /** Common practice, no source: equal parts of stabiliser and fragrance. */
 const PARTS_OF_FRAGRANCE = 1;
@@ -9,28 +9,10 @@ const PARTS_OF_FRAGRANCE = 1;
 const OUT_OF_STEP = 0.1;
 
 /** Vanillin browns the soap: it needs a stabiliser in step with its fragrance, or a plan that is brown. */
-export const vanillin: Check = {
-  code: 'vanillin',
+export const vanillin: Check = (sheet, context) =>
+  sheet.pours.flatMap((pour, pourIndex) => checkPour(pour, pourIndex, context));
 
-  run: (sheet, context) => sheet.pours.flatMap((pour, pourIndex) => checkPour(pour, pourIndex, context)),
-
-  say({ about, text = '', figures: { stabiliserG = 0, vanillinOfPour = 0, off = 0 }, mend }, { locale }) {
-    if (stabiliserG > 0) {
-      return {
-        title: `${text} is out of step with ${about}`,
-        reason: `It is ${showPercent(Math.abs(off), locale)} ${off < 0 ? 'less' : 'more'} than the fragrance that has vanillin in it; equal parts are usual.`,
-        mendLabel: mend && 'Bring into step',
-      };
-    }
-    return {
-      title: `${about} will brown this pour`,
-      reason: `It brings vanillin, ${showPercent(vanillinOfPour, locale)} of the base. Add a stabiliser in equal parts, or plan for brown.`,
-      mendLabel: mend && `Add ${text}, = fragrance`,
-    };
-  },
-};
-
-function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext): Finding[] {
+function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext): Found[] {
   const browning = pour.lines.filter((line) => vanillinOf(line) > 0 && line.massG > 0);
   if (browning.length === 0) return [];
   const stabilisers = pour.lines.filter(
@@ -40,12 +22,7 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
   const stabiliserG = stabilisers.reduce((sum, line) => sum + line.massG, 0);
   const off = stabiliserG / (fragranceG * PARTS_OF_FRAGRANCE) - 1;
   const about = [...new Set(browning.map((line) => line.blend ?? line.material.name))].join(', ');
-  const common = { code: vanillin.code, pourIndex, about, assumed: false } as const;
-  const figures = {
-    stabiliserG,
-    vanillinOfPour: browning.reduce((sum, line) => sum + line.ofBase * vanillinOf(line), 0),
-    off,
-  };
+  const common = { ...PLAIN, pourIndex, about };
   const [stabiliser] = stabilisers;
   if (stabiliser) {
     if (Math.abs(off) <= OUT_OF_STEP) return [];
@@ -53,15 +30,16 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
     return [
       {
         ...common,
+        code: 'stabiliser-out-of-step',
         severity: off < 0 ? 'caution' : 'note',
         doseIndexes: stabilisers.map(({ doseIndex }) => doseIndex),
-        text: stabiliser.material.name,
-        figures,
-        mend:
+        stabiliser: stabiliser.material.name,
+        off,
+        fix:
           stabilisers.length === 1
             ? [
                 {
-                  edit: 'set-dose',
+                  kind: 'set-dose',
                   pourIndex,
                   doseIndex: stabiliser.doseIndex,
                   text: inStep(pour, browning) ? '= fragrance' : text,
@@ -77,14 +55,15 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
   return [
     {
       ...common,
+      code: 'vanillin-browns',
       severity: 'caution',
       doseIndexes: [...new Set(browning.map(({ doseIndex }) => doseIndex))],
-      text: onShelf?.name ?? '',
-      figures,
-      mend: onShelf
+      vanillinOfBase: browning.reduce((sum, line) => sum + line.ofBase * vanillinOf(line), 0),
+      stabiliser: onShelf?.name ?? null,
+      fix: onShelf
         ? [
             {
-              edit: 'add-dose',
+              kind: 'add-dose',
               pourIndex,
               materialId: onShelf.id,
               text: inStep(pour, browning)

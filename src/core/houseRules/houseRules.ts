@@ -34,7 +34,7 @@ export const houseRulesSchema = z.strictObject({
   wrap: z.enum(['same-day', 'may-lie-open']),
   units: z.enum(['metric', 'us']),
   /** ISO 4217. */
-  currency: z.string().regex(/^[A-Z]{3}$/, 'must be three capital letters, such as EUR'),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'currency-letters'),
   jugLossFraction: z.number().min(0).max(0.5),
   fillFraction: z.number().min(0.05).max(1),
   /** Reading error of a scale, as a fraction of the dose, above which a dose is flagged. */

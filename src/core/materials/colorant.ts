@@ -8,7 +8,7 @@ export const COLORANT_FORMS = ['mica', 'pigment', 'dye', 'block', 'food', 'candl
 export const matchSchema = z.strictObject({
   on: z.iso.date(),
   colour: hexColour,
-  ofBase: fraction.refine((share) => share > 0, { message: 'must be more than nothing' }),
+  ofBase: fraction.refine((share) => share > 0, { message: 'more-than-nothing' }),
   look: z.enum(BASE_LOOKS),
   /** How thick it was looked through; it matters in a clear base. */
   thicknessMm: z.number().min(0.5).max(500),

@@ -8,7 +8,7 @@ export const fraction = z.number().min(0).max(1);
 export const density = unknownOr(z.number().min(0.05).max(5));
 export const temperatureC = unknownOr(z.number().min(20).max(120));
 /** A colour as a page writes it: # and six digits of sRGB. */
-export const hexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'must be # and six digits, such as #2f5d8a');
+export const hexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'colour-digits');
 export const materialId = z.string().min(1).max(64);
 
 /** A name in a list; a semicolon parts lists in files. */
@@ -18,7 +18,7 @@ export const nameText = (longest: number) =>
     .trim()
     .min(1)
     .max(longest)
-    .regex(/^[^;]*$/, 'must not hold a semicolon');
+    .regex(/^[^;]*$/, 'no-semicolon');
 
 /** Where a material comes from, as far as somebody may not bear it or not want it. */
 export const ORIGINS = ['nut', 'soy', 'milk', 'cereal', 'bee', 'animal'] as const;

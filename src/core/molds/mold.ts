@@ -12,14 +12,13 @@ const profileSchema = z
   .max(200)
   .superRefine((points, context) => {
     const issue = (message: string) => context.addIssue({ code: 'custom', message });
-    if (points[0]?.heightMm !== 0) issue('must begin at the floor, at a height of 0');
+    if (points[0]?.heightMm !== 0) issue('profile-from-floor');
     if (
       points.some(({ heightMm: height }, place) => place > 0 && height <= (points[place - 1]?.heightMm ?? 0))
     )
-      issue('must rise from point to point');
-    if (points.slice(1, -1).some(({ halfWidthMm }) => halfWidthMm <= 0))
-      issue('must not close between its ends');
-    if (points.every(({ halfWidthMm }) => halfWidthMm <= 0)) issue('must be wider than nothing');
+      issue('profile-rises');
+    if (points.slice(1, -1).some(({ halfWidthMm }) => halfWidthMm <= 0)) issue('profile-stays-open');
+    if (points.every(({ halfWidthMm }) => halfWidthMm <= 0)) issue('profile-has-width');
   });
 
 const waterStepsSchema = z
@@ -34,14 +33,14 @@ const waterStepsSchema = z
           (step.heightMm > (steps[place - 1]?.heightMm ?? 0) &&
             step.volumeMl > (steps[place - 1]?.volumeMl ?? 0)),
       ),
-    { message: 'must rise in height and in volume from step to step' },
+    { message: 'steps-rise' },
   );
 
 const ringSchema = z
   .array(z.number().min(-2000).max(2000))
   .min(6)
   .max(500)
-  .refine((ring) => ring.length % 2 === 0, { message: 'must hold pairs of x and y' });
+  .refine((ring) => ring.length % 2 === 0, { message: 'pairs-of-points' });
 const ringsSchema = z.array(ringSchema).max(64);
 const squareMillimetres = z.number().min(0).max(4e6);
 
@@ -61,14 +60,14 @@ const contoursSchema = z
   .max(200)
   .superRefine((levels, context) => {
     const issue = (message: string) => context.addIssue({ code: 'custom', message });
-    if (levels[0]?.heightMm !== 0 || levels[0].volumeMl !== 0) issue('must begin at the floor, with nothing');
+    if (levels[0]?.heightMm !== 0 || levels[0].volumeMl !== 0) issue('levels-from-floor');
     const rises = levels.every(
       (level, place) =>
         place === 0 ||
         (level.heightMm > (levels[place - 1]?.heightMm ?? 0) &&
           level.volumeMl > (levels[place - 1]?.volumeMl ?? 0)),
     );
-    if (!rises) issue('must rise in height and in volume from level to level');
+    if (!rises) issue('levels-rise');
   });
 
 /** The inside of one cavity. `capacity-only` has been measured by volume, and its shape is not known. */

@@ -2,8 +2,9 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../../../tests/support/anyPlanFile';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 import { taskSentence } from '../../words/en/work/taskSentence';
-import { reviewPlan, sayFinding } from '../checks/review';
+import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { untimed } from '../pourPlan/untimed';
 import { sectionOf } from '../section/section';
@@ -21,7 +22,7 @@ test('any plan that can be told has a sheet or a reason, and everything that is 
       const told = planFileSchema.safeParse(file);
       assert.ok(told.success, told.success ? '' : told.error.message);
       const { sheet, findings } = reviewPlan(file);
-      for (const finding of findings) assert.ok(sayFinding(finding, METRIC).title.length > 0);
+      for (const finding of findings) assert.ok(describeFinding(finding, METRIC).title.length > 0);
       if (!sheet) {
         assert.ok(findings.some(({ severity }) => severity === 'stop'));
         return;

@@ -13,9 +13,9 @@ import {
   planFile,
   sheetOf,
 } from '../../../tests/support/planFiles';
+import { howSaid } from '../../words/en/howSaid';
 import { blendAsFragrance, blendFaults, blendShares } from '../materials/blend';
 import { additionsBefore } from '../pours/additions';
-import { howSaid } from './howSaid';
 import { planFileSchema } from './plan';
 import { doseOf } from './sheet';
 

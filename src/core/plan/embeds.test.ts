@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { ofCodes } from '../../../tests/support/findings';
 import {
   BOX,
   base,
@@ -14,7 +15,9 @@ import {
   scrap,
   sheetOf,
 } from '../../../tests/support/planFiles';
-import { reviewPlan, sayFinding } from '../checks/review';
+import { describeFinding } from '../../words/en/findings/describeFinding';
+import { explainPieceSizeFault } from '../../words/en/plan/sizeFaults';
+import { reviewPlan } from '../checks/review';
 import { needOf } from '../stock/need';
 import type { DraftEmbed } from './ids';
 import { parsePieceSize, writePieceSize } from './pieceSize';
@@ -23,10 +26,9 @@ import type { Sheet } from './sheet';
 
 const FIGURE = piece();
 const OFFCUTS = scrap();
-const told = (file: Parameters<typeof reviewPlan>[0]) =>
-  reviewPlan(file).findings.filter(({ code }) => code === 'embeds-fit');
+const told = (file: Parameters<typeof reviewPlan>[0]) => ofCodes(reviewPlan(file).findings, 'embed-');
 const titles = (file: Parameters<typeof reviewPlan>[0]) =>
-  told(file).map((finding) => sayFinding(finding, { system: 'metric', locale: 'en' }).title);
+  told(file).map((finding) => describeFinding(finding, { system: 'metric', locale: 'en' }).title);
 const roomMl = ({ pours }: Sheet) =>
   pours.reduce((sum, { intoMoldMl, displacedMl }) => sum + intoMoldMl + displacedMl, 0);
 
@@ -219,6 +221,6 @@ test('sizes of a piece are read as they are said, and written back as themselves
     '<script>',
   ]) {
     const read = parsePieceSize(text);
-    assert.ok(!read.success && read.error.includes('“6 g”'), text);
+    assert.ok(!read.success && explainPieceSizeFault(read.error).includes('“6 g”'), text);
   }
 });

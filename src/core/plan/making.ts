@@ -4,9 +4,9 @@ import { z } from '../zod';
 export const localMoment = z
   .string()
   .regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d$/, {
-    message: 'must be a day and a time of day, such as 2026-05-02T17:00',
+    message: 'day-and-time',
   })
-  .refine((text) => !Number.isNaN(Date.parse(`${text}Z`)), { message: 'must be a day that there is' });
+  .refine((text) => !Number.isNaN(Date.parse(`${text}Z`)), { message: 'day-that-there-is' });
 
 /** The room a plan is made in, and how far it may be off. */
 export const roomSchema = z.strictObject({
@@ -34,7 +34,7 @@ export const makingSchema = z.strictObject({
       at: z.enum(['start', 'finish']),
       time: localMoment,
       /** Of the IANA database, such as Europe/Lisbon; left out where nobody knows it. */
-      zone: z.string().min(1).max(64).refine(isZone, { message: 'is no time zone that is known' }).optional(),
+      zone: z.string().min(1).max(64).refine(isZone, { message: 'known-time-zone' }).optional(),
     })
     .nullable(),
   /** Minutes in the freezer after the last pour has its skin; null for none. */

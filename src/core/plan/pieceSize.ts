@@ -36,17 +36,16 @@ export function writePieceSize(size: PieceSize): string {
   }
 }
 
-const EXAMPLES = '“6 g”, “5 mL”, “20 x 15 x 8 mm” or “ball 20 mm”';
+/** Why a text is no size of a piece. */
+export type PieceSizeFault = { code: 'no-size'; found: string } | { code: 'out-of-range' };
 const MM_PER = { mm: 1, cm: 10, in: 25.4 } as const;
 
 /**
  * Reads the size of one piece: `6 g`, `0.2 oz`, `5 mL`, `20 x 15 x 8 mm`, `ball 20 mm`. Never throws.
- *
- * @returns the size, or one sentence on what was not understood and what to write
  */
-export function parsePieceSize(text: string): Result<PieceSize, string> {
+export function parsePieceSize(text: string): Result<PieceSize, PieceSizeFault> {
   const typed = text.slice(0, 80).replace(/\s+/g, ' ').trim();
-  const cannot = fail(`“${typed.slice(0, 24)}” is no size of a piece. Write ${EXAMPLES}.`);
+  const cannot = fail<PieceSizeFault>({ code: 'no-size', found: typed });
   const unit = /(mm|cm|in)$/i.exec(typed)?.[1]?.toLowerCase() as keyof typeof MM_PER | undefined;
   const ball = /^ball (?:of )?(.+)$/i.exec(typed);
   const sides = typed.split(/\s*[x×*]\s*/i);
@@ -69,7 +68,7 @@ export function parsePieceSize(text: string): Result<PieceSize, string> {
     : cannot;
 }
 
-function checked(size: PieceSize): Result<PieceSize, string> {
+function checked(size: PieceSize): Result<PieceSize, PieceSizeFault> {
   const read = pieceSizeSchema.safeParse(size);
-  return read.success ? ok(read.data) : fail(`That can’t be the size of a piece. Write ${EXAMPLES}.`);
+  return read.success ? ok(read.data) : fail({ code: 'out-of-range' });
 }

@@ -87,7 +87,8 @@ export const planSchema = z
         context.addIssue({
           code: 'custom',
           path: [...path, 'id'],
-          message: `“${shortId(each.id)}” is there twice: a pour, a dose and what is set in each have an id of their own.`,
+          message: 'id-twice',
+          params: { id: each.id },
         });
       seen.add(each.id);
     };
@@ -139,68 +140,45 @@ interface NamingFile {
 
 /** Everything that a plan names must be in its file, and be what it is named as. */
 export function checkNames(file: NamingFile, context: z.RefinementCtx): void {
-  const issue = (path: (string | number)[], message: string) =>
-    context.addIssue({ code: 'custom', path, message });
+  const issue = (path: (string | number)[], message: string, id?: string) =>
+    context.addIssue({ code: 'custom', path, message, params: { id } });
   if (file.mold.id !== file.plan.moldId) {
-    issue(
-      ['plan', 'moldId'],
-      `names the mold “${shortId(file.plan.moldId)}”, which is not the one in this file.`,
-    );
+    issue(['plan', 'moldId'], 'another-mold', file.plan.moldId);
   }
   const byId = new Map(file.materials.map((material) => [material.id, material]));
-  if (byId.size !== file.materials.length) issue(['materials'], 'holds two materials with the same id.');
+  if (byId.size !== file.materials.length) issue(['materials'], 'materials-twice');
   file.materials.forEach((material, index) => {
     if (material.kind !== 'blend') return;
     for (const { memberIndex, why } of blendFaults(material, byId))
-      issue(['materials', index, 'members', memberIndex, 'materialId'], BLEND_FAULTS[why]);
+      issue(['materials', index, 'members', memberIndex, 'materialId'], `blend-member-${why}`);
   });
   file.plan.pours.forEach((pour, pourIndex) => {
     const path = ['plan', 'pours', pourIndex];
     if (byId.get(pour.baseId)?.kind !== 'base') {
-      issue([...path, 'baseId'], `“${shortId(pour.baseId)}” is not a base among the materials of this file.`);
+      issue([...path, 'baseId'], 'no-such-base', pour.baseId);
     }
     pour.embeds?.forEach(({ from }, embedIndex) => {
       const at = [...path, 'embeds', embedIndex, 'from'];
       if (from.is === 'plan') {
         if (!file.made?.some(({ planId }) => planId === from.planId))
-          issue([...at, 'planId'], `“${shortId(from.planId)}” is not among the made pieces of this file.`);
+          issue([...at, 'planId'], 'no-such-made-piece', from.planId);
       } else {
         const kind = byId.get(from.materialId)?.kind;
         if (kind !== 'scrap' && kind !== 'piece')
-          issue(
-            [...at, 'materialId'],
-            `“${shortId(from.materialId)}” is neither scrap nor a bought piece among the materials of this file.`,
-          );
+          issue([...at, 'materialId'], 'no-such-piece', from.materialId);
       }
     });
     pour.doses.forEach((dose, doseIndex) => {
       const at = [...path, 'doses', doseIndex];
       const material = byId.get(dose.materialId);
       if (material === undefined || !isDoseable(material)) {
-        issue(
-          [...at, 'materialId'],
-          `“${shortId(dose.materialId)}” is not a material that can be dosed among those of this file.`,
-        );
+        issue([...at, 'materialId'], 'no-such-dose', dose.materialId);
       }
       if (dose.wetIn && byId.get(dose.wetIn.dispersantId)?.kind !== 'dispersant') {
-        issue(
-          [...at, 'wetIn', 'dispersantId'],
-          `“${shortId(dose.wetIn.dispersantId)}” is not a dispersant among the materials of this file.`,
-        );
+        issue([...at, 'wetIn', 'dispersantId'], 'no-such-dispersant', dose.wetIn.dispersantId);
       }
     });
   });
-}
-
-const BLEND_FAULTS = {
-  unknown: 'is not among the materials of this file.',
-  'not-a-fragrance': 'is not a fragrance, and a blend is of fragrances.',
-  'nested-too-deep': 'is a blend of blends. A blend may hold blends of fragrances, no deeper.',
-};
-
-/** An id in a message; one that is far too long is a fault of its own. */
-function shortId(id: string): string {
-  return id.slice(0, 64);
 }
 
 export type Use = (typeof USES)[number];

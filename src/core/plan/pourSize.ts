@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result';
 import { G_PER_OZ } from '../units/factors';
 import { parseNumber } from '../units/parseNumber';
-import { explainQuantityFault, parseQuantity } from '../units/parseQuantity';
+import { parseQuantity, type QuantityFault } from '../units/parseQuantity';
 import type { UnitSystem } from '../units/showQuantity';
 import { writeFigure } from '../units/writeQuantity';
 import { z } from '../zod';
@@ -54,30 +54,35 @@ export function writePourSize(size: PourSize, system: UnitSystem = 'metric'): st
   }
 }
 
-const EXAMPLES = '“1 part”, “50 g”, “8 mm”, “to 20 mm”, “¾ of the fill”, “disc 30 mm” or “rest”';
+/** Why a text is no size of a pour. */
+export type PourSizeFault =
+  | { code: 'empty' }
+  | { code: 'negative' }
+  | { code: 'unreadable'; found: string }
+  | { code: 'needs-length'; found: string; of: 'height' | 'disc' }
+  | { code: 'no-size'; found: string }
+  | { code: 'bad-mass'; fault: QuantityFault }
+  | { code: 'out-of-range' };
 
 /**
  * Reads the size of a pour as it is said: `2 parts`, `8`, `50 g`, `2 oz`, `8 mm`, `to 20 mm`, `¾ of the fill`, `75 %`,
  * `disc 30 mm`, `the rest`. Never throws.
- *
- * @returns the size, or one sentence on what was not understood and what to write
  */
-export function parsePourSize(text: string): Result<PourSize, string> {
+export function parsePourSize(text: string): Result<PourSize, PourSizeFault> {
   const typed = text.slice(0, 80).replace(/\s+/g, ' ').trim();
-  if (typed === '') return fail(`How big is this pour? Write ${EXAMPLES}.`);
+  if (typed === '') return fail({ code: 'empty' });
   if (/^(?:the )?rest$/i.test(typed)) return ok({ by: 'rest' });
   const to = /^(?:up )?to (.+)$/i.exec(typed);
   const disc = /^disc (?:of )?(.+)$|^(.+?) disc$/i.exec(typed);
   const figures = to?.[1] ?? disc?.[1] ?? disc?.[2] ?? typed;
-  if (/^[-−–]/.test(figures)) return fail('A pour can’t be below zero. Take the minus sign away.');
+  if (/^[-−–]/.test(figures)) return fail({ code: 'negative' });
   const number = parseNumber(figures);
-  if (!number.success) return fail(`“${typed.slice(0, 24)}” can’t be read. Write ${EXAMPLES}.`);
+  if (!number.success) return fail({ code: 'unreadable', found: typed });
   const { value } = number.data;
   const unit = number.data.rest.trim().toLowerCase();
   const millimetre = lengthMm(value, unit);
   if (to || disc) {
-    if (millimetre === null)
-      return fail(`“${typed.slice(0, 24)}” needs a length, such as ${to ? '“to 20 mm”' : '“disc 30 mm”'}.`);
+    if (millimetre === null) return fail({ code: 'needs-length', found: typed, of: to ? 'height' : 'disc' });
     return checked(to ? { by: 'height', heightMm: millimetre } : { by: 'disc', diameterMm: millimetre });
   }
   if (millimetre !== null) return checked({ by: 'thickness', thicknessMm: millimetre });
@@ -88,8 +93,8 @@ export function parsePourSize(text: string): Result<PourSize, string> {
   if (!mass.success)
     return fail(
       mass.error.code === 'unknown-unit' || mass.error.code === 'unit-not-for-this'
-        ? `“${typed.slice(0, 24)}” is no size of a pour. Write ${EXAMPLES}.`
-        : explainQuantityFault(mass.error, ['mass']),
+        ? { code: 'no-size', found: typed }
+        : { code: 'bad-mass', fault: mass.error },
     );
   return checked({ by: 'mass', massG: mass.data.kind === 'mass' ? mass.data.massG : 0 });
 }
@@ -100,9 +105,7 @@ function lengthMm(value: number, unit: string): number | null {
   return unit in MM_PER ? value * MM_PER[unit as keyof typeof MM_PER] : null;
 }
 
-function checked(size: PourSize): Result<PourSize, string> {
+function checked(size: PourSize): Result<PourSize, PourSizeFault> {
   const read = pourSizeSchema.safeParse(size);
-  return read.success
-    ? ok(read.data)
-    : fail('That is too small or too large for a pour. Check the figure and its unit.');
+  return read.success ? ok(read.data) : fail({ code: 'out-of-range' });
 }

@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { ofCode } from '../../../tests/support/findings';
 import { BOX, base, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
+import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
 import { reviewPlan } from '../checks/review';
 import type { Shape } from '../molds/mold';
 import { volumeBelowMl } from '../molds/shape';
@@ -44,9 +46,7 @@ const closeTo = (actual: number[], expected: number[]) =>
     `${actual} is not ${expected}`,
   );
 const sizeFaults = (file: PlanFile) =>
-  reviewPlan(file)
-    .findings.filter(({ code }) => code === 'pour-sizes')
-    .map(({ about, pourIndex }) => [about, pourIndex]);
+  ofCode(reviewPlan(file).findings, 'pour-sizes').map(({ fault, pourIndex }) => [fault, pourIndex]);
 
 test('every way to say a size, read and written back as itself', () => {
   const said: [string, PourSize][] = [
@@ -81,7 +81,7 @@ test('every way to say a size, read and written back as itself', () => {
     '150 %',
   ]) {
     const read = parsePourSize(text);
-    assert.ok(!read.success && read.error.length > 10, text);
+    assert.ok(!read.success && explainPourSizeFault(read.error).length > 10, text);
   }
   fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => void parsePourSize(text)));
 });
@@ -114,8 +114,8 @@ test('a disc in a round bottom: 30 mm, a ring out to 45 mm, then the rest', () =
 
 test('contradictions and full molds are findings with their figures, never a wrong drawing', () => {
   assert.deepEqual(sizeFaults(fileOf(['20 mm', '17 mm'])), [['over-brim', 1]]);
-  const over = reviewPlan(fileOf(['20 mm', '17 mm'])).findings.find(({ code }) => code === 'pour-sizes');
-  assert.ok(isClose(over?.figures.offMm ?? 0, 12));
+  const [over] = ofCode(reviewPlan(fileOf(['20 mm', '17 mm'])).findings, 'pour-sizes');
+  assert.ok(isClose(over?.offMm ?? 0, 12));
   const drawn = sheetOf(fileOf(['20 mm', '17 mm'])).pours;
   assert.deepEqual(
     drawn.map(({ toMm }) => Number(toMm?.toFixed(6))),

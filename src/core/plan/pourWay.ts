@@ -10,7 +10,7 @@ export const pourWaySchema = z.strictObject({
         .number()
         .min(-60)
         .max(60)
-        .refine((deg) => Math.abs(deg) >= 0.5, { message: 'must lean by half a degree or more' }),
+        .refine((deg) => Math.abs(deg) >= 0.5, { message: 'lean-of-half-a-degree' }),
       along: z.enum(AXES),
     })
     .optional(),

@@ -11,7 +11,8 @@ import {
   planFile,
   sheetOf,
 } from '../../../tests/support/planFiles';
-import { hasStop, reviewPlan, sayFinding } from '../checks/review';
+import { describeFinding } from '../../words/en/findings/describeFinding';
+import { hasStop, reviewPlan } from '../checks/review';
 import { type Section, sectionOf } from '../section/section';
 import { moveBoundary, moveBoundaryToGram } from './moveBoundary';
 import type { PlanFile } from './plan';
@@ -33,7 +34,9 @@ const fileOf = (pours: { size: string; way?: PourWay }[], inMold = BOX): PlanFil
     inMold,
   );
 const titles = (file: PlanFile) =>
-  reviewPlan(file).findings.map((finding) => sayFinding(finding, { system: 'metric', locale: 'en' }).title);
+  reviewPlan(file).findings.map(
+    (finding) => describeFinding(finding, { system: 'metric', locale: 'en' }).title,
+  );
 
 test('a wedge: a box that leans has half a box under the diagonal, and the level pour fills the other half', () => {
   // From the floor at one end to 20 mm at the other: atan(20 / 80) over the length, 10 mm over the middle, half of 80 mL.

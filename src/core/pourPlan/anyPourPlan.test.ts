@@ -2,9 +2,9 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, base, fragrance, mold, planFile } from '../../../tests/support/planFiles';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 import { taskRows } from '../../words/en/work/taskRows';
 import { heatFindings } from '../checks/heat/heatReview';
-import { sayFinding } from '../checks/review';
 import { houseRulesSchema, USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { makeSheet } from '../plan/makeSheet';
 import { type PlanFile, planFileSchema } from '../plan/plan';
@@ -99,7 +99,7 @@ test('whatever its schema takes has a pour plan in finite figures, and every wor
           row.words,
         );
       for (const finding of heatFindings({ sheet: made.data, pourPlan, rules, now: '2026-02-28T23:00' })) {
-        const { title, reason } = sayFinding(finding, SHOWING);
+        const { title, reason } = describeFinding(finding, SHOWING);
         assert.ok(!/NaN|undefined|Infinity/.test(`${title} ${reason}`), `${title} ${reason}`);
       }
     }),

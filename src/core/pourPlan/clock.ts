@@ -4,22 +4,22 @@ import type { PourPlan } from './pourPlan';
 const MINUTE_MS = 60_000;
 
 /** Local moments have no zone: they are counted as if in one without summer time. */
-function msOf(moment: string): number {
+export function msOfMoment(moment: string): number {
   return Date.parse(`${moment}Z`);
 }
 
 /** The first and the last minute that a moment can be written for. */
-const [FIRST_MS, LAST_MS] = [msOf('0000-01-01T00:00'), msOf('9999-12-31T23:59')];
+const [FIRST_MS, LAST_MS] = [msOfMoment('0000-01-01T00:00'), msOfMoment('9999-12-31T23:59')];
 
 /** A moment so many seconds later, to the minute; the last there is where it would be after that. */
 export function later(moment: string, seconds: number): string {
-  const ms = Math.round(msOf(moment) / MINUTE_MS + seconds / 60) * MINUTE_MS;
+  const ms = Math.round(msOfMoment(moment) / MINUTE_MS + seconds / 60) * MINUTE_MS;
   return new Date(Math.min(LAST_MS, Math.max(FIRST_MS, ms))).toISOString().slice(0, 16);
 }
 
 /** Seconds from one moment to another. */
 export function secondsBetween(from: string, to: string): number {
-  return (msOf(to) - msOf(from)) / 1000;
+  return (msOfMoment(to) - msOfMoment(from)) / 1000;
 }
 
 /**
@@ -30,20 +30,4 @@ export function beginsAt({ done }: Pick<PourPlan, 'done'>, clock: Making['clock'
   if (clock === null) return null;
   // Rounded down: a minute too early is never too late.
   return clock.at === 'start' ? clock.time : later(clock.time, -Math.ceil(done.high / 60) * 60);
-}
-
-/** A time of day, and the day where it is another one than `sinceDay`. */
-export function showClock(moment: string, locale: string, sinceDay?: string): string {
-  const show = (how: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat(locale, { timeZone: 'UTC', ...how }).format(msOf(moment));
-  const time = show({ timeStyle: 'short' });
-  const isOtherDay = sinceDay !== undefined && moment.slice(0, 10) !== sinceDay.slice(0, 10);
-  return isOtherDay ? `${show({ weekday: 'short', day: 'numeric', month: 'short' })}, ${time}` : time;
-}
-
-/** A moment with its day. */
-export function showClockDay(moment: string, locale: string): string {
-  return new Intl.DateTimeFormat(locale, { timeZone: 'UTC', dateStyle: 'medium', timeStyle: 'short' }).format(
-    msOf(moment),
-  );
 }

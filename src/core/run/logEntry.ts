@@ -1,4 +1,4 @@
-import { howSaid } from '../plan/howSaid';
+import type { SheetLine } from '../plan/sheet';
 import { progress } from './progress';
 import type { Run, Verdict } from './run';
 
@@ -10,7 +10,8 @@ export interface LoggedWeight {
   loads: number;
   pourLetter: string;
   name: string;
-  text: string | null;
+  /** How the dose came into the plan; null for a base. */
+  dose: Pick<SheetLine, 'text' | 'wets' | 'blend'> | null;
   plannedG: number;
   /** Planned, brought to the base that was in the jug. */
   targetG: number;
@@ -57,7 +58,7 @@ export function logEntry(run: Run): LogEntry {
         loads: task.loads,
         pourLetter: pour.letter,
         name: line?.material.name ?? pour.base.name,
-        text: line ? howSaid(line) : null,
+        dose: line ? { text: line.text, wets: line.wets, blend: line.blend } : null,
         plannedG,
         targetG,
         actualG,

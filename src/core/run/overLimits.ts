@@ -1,12 +1,12 @@
 import { capFindings } from '../checks/capFindings';
-import type { Finding } from '../checks/finding';
+import type { Found } from '../checks/finding';
 import { contentOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
 import type { Progress, TaskState } from './progress';
 
 /** A limit that is passed by what is really in a jug, and the way out of it. */
 export interface OverLimit {
-  finding: Finding;
+  finding: Found;
   /** Id of the weighing of the base in that jug. */
   baseTaskId: string;
   /** So much more base brings it to the limit, g. */

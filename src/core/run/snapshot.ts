@@ -1,4 +1,4 @@
-import { findingSchema } from '../checks/finding';
+import { findingSchema } from '../checks/findingSchema';
 import { type HouseRules, houseRulesSchema } from '../houseRules/houseRules';
 import type { DosedMaterial } from '../materials/material';
 import { type Sheet, sheetSchema } from '../plan/sheet';

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { explainFigureFault, type FigureRule, parseFigure } from './parseFigure';
+import { explainFigureFault } from '../../words/en/units/figureFault';
+import { type FigureRule, parseFigure } from './parseFigure';
 import { parseMass } from './parseMass';
 
 const percent: FigureRule = { unit: '%', least: 5, most: 100 };

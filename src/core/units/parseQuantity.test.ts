@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { explainQuantityFault, parseQuantity } from './parseQuantity';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { parseQuantity } from './parseQuantity';
 import { UNITS } from './units';
 import { writeFigure, writeQuantity } from './writeQuantity';
 

@@ -31,12 +31,6 @@ export function showMass(massG: number, { system, locale }: Showing): string {
   return `${showMassFigure(massG, { system, locale })} ${massUnit(system)}`;
 }
 
-/** Grams, or pieces of what is counted. */
-export function showAmount(amount: number, isCounted: boolean, showing: Showing): string {
-  if (!isCounted) return showMass(amount, showing);
-  return `${showNumber(amount, 0, showing.locale)} ${amount === 1 ? 'piece' : 'pieces'}`;
-}
-
 /** The figure of {@link showMass} without its unit, for a column that carries the unit in its head. */
 export function showMassFigure(massG: number, { system, locale }: Showing): string {
   if (system === 'us') {

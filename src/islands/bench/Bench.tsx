@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { concernsTask } from '../../core/checks/concernsTask';
-import type { Finding } from '../../core/checks/finding';
+import type { Found } from '../../core/checks/finding';
 import { overLimits } from '../../core/run/overLimits';
 import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
@@ -120,7 +120,7 @@ export default function Bench({ start, stock, showing }: Props) {
   );
 }
 
-function limitKey({ code, pourIndex, about }: Finding): string {
+function limitKey({ code, pourIndex, about }: Found): string {
   return `${code} ${pourIndex} ${about}`;
 }
 

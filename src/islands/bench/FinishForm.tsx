@@ -5,11 +5,12 @@ import { FILLS, VERDICTS } from '../../core/run/run';
 import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
 import { weighedG } from '../../core/run/weighedG';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
-import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
-import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showMass } from '../../core/units/showQuantity';
 import { writeMass } from '../../core/units/writeQuantity';
+import { explainFigureFault } from '../../words/en/units/figureFault';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { VERDICT_NAMES } from '../shared/names';
 import { OffTheShelf } from './OffTheShelf';
 

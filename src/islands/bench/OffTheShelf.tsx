@@ -2,7 +2,8 @@ import type { Run } from '../../core/run/run';
 import { usedMaterials } from '../../core/run/usedMaterials';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, takeFromLots } from '../../core/stock/stock';
-import { type Showing, showAmount } from '../../core/units/showQuantity';
+import type { Showing } from '../../core/units/showQuantity';
+import { showAmount } from '../../words/en/units/showAmount';
 
 interface Props {
   run: Run;

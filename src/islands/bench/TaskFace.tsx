@@ -1,15 +1,15 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Finding } from '../../core/checks/finding';
-import { sayFinding } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { SheetLine } from '../../core/plan/sheet';
 import type { OverLimit } from '../../core/run/overLimits';
 import type { TaskState } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { parseMass } from '../../core/units/parseMass';
-import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
+import { describeFinding } from '../../words/en/findings/describeFinding';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { taskName } from '../../words/en/work/taskName';
 import { taskSentence } from '../../words/en/work/taskSentence';
 import { DeviationBand } from './DeviationBand';
@@ -119,7 +119,7 @@ function DoFace(props: Props) {
 function Cautions({ cautions, showing }: Pick<Props, 'cautions' | 'showing'>) {
   return cautions.map((finding) => (
     <p key={`${finding.code} ${finding.about} ${finding.doseIndexes}`} className="text-warning font-semibold">
-      {sayFinding(finding, showing).title}
+      {describeFinding(finding, showing).title}
     </p>
   ));
 }
@@ -135,8 +135,8 @@ function OverLimits({ over, showing, sending, tasks, onTick }: Props) {
         className="border-error my-1 flex flex-wrap items-center gap-3 rounded-lg border-2 p-2"
       >
         <p className="text-error flex-1 font-semibold">
-          {sayFinding(finding, showing).title}. {showMass(moreBaseG, showing)} more base brings it there; or
-          take some out.
+          {describeFinding(finding, showing).title}. {showMass(moreBaseG, showing)} more base brings it there;
+          or take some out.
         </p>
         {isWeighed && (
           <button

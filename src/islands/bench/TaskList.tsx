@@ -1,10 +1,10 @@
 import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { lengthWords } from '../../core/pourPlan/lengthWords';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { type Showing, showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
+import { lengthWords } from '../../words/en/lengthWords';
 import { counted } from '../../words/en/plural';
 import { taskName } from '../../words/en/work/taskName';
 

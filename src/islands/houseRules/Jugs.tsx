@@ -1,8 +1,9 @@
 import { type SubmitEvent, useState } from 'react';
 import type { Taught } from '../../core/heat/taught';
 import type { Jug } from '../../core/houseRules/houseRules';
-import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { parseFigure } from '../../core/units/parseFigure';
 import { type Showing, showVolume } from '../../core/units/showQuantity';
+import { explainFigureFault } from '../../words/en/units/figureFault';
 import { TaughtList } from '../shared/TaughtList';
 import { OwnThings } from './OwnThings';
 

@@ -1,8 +1,8 @@
 import { type SubmitEvent, useState } from 'react';
 import type { Scale } from '../../core/houseRules/houseRules';
 import { parseMass } from '../../core/units/parseMass';
-import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showNumber } from '../../core/units/showQuantity';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { OwnThings } from './OwnThings';
 
 interface Props {

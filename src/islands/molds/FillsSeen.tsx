@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { betterCapacityMl, type FillSeen } from '../../core/run/fillSeen';
-import { showDay } from '../../core/showTime';
 import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
+import { showDay } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
 
 interface Props {

@@ -5,12 +5,13 @@ import type { Base } from '../../core/materials/base';
 import { baseDensity } from '../../core/materials/defaults';
 import { densityFromCavity, measuredWays } from '../../core/molds/measure';
 import type { Measure } from '../../core/molds/mold';
-import { measuresText } from '../../core/molds/moldText';
-import { MEASURED_NAMES } from '../../core/molds/names';
-import { showDay } from '../../core/showTime';
-import { explainQuantityFault, parseQuantity } from '../../core/units/parseQuantity';
+import { parseQuantity } from '../../core/units/parseQuantity';
 import { type Showing, showNumber, showPercent, showVolume } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
+import { measuresText } from '../../formats/records/moldText';
+import { MEASURED_NAMES } from '../../words/en/molds/names';
+import { showDay } from '../../words/en/showTime';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import type { TextForm } from '../shared/textForm';
 import { today } from '../shared/today';
 

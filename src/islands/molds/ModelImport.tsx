@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import { levelsText } from '../../core/molds/moldText';
 import { shapeCapacityMl } from '../../core/molds/shape';
 import type { MeshReport } from '../../core/molds/stl/mend';
 import { BRIM_SIDES, type BrimSide } from '../../core/molds/stl/mesh';
 import { type Showing, showNumber } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
+import { levelsText } from '../../formats/records/moldText';
 import type { TextForm } from '../shared/textForm';
 import { useModelWorker } from './useModelWorker';
 

@@ -2,10 +2,11 @@ import { ChevronRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { compareFindings } from '../../core/checks/compareFindings';
 import type { CheckContext, Finding } from '../../core/checks/finding';
-import { reviewPlan, sayFinding } from '../../core/checks/review';
+import { reviewPlan } from '../../core/checks/review';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { type Showing, showMass } from '../../core/units/showQuantity';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 
 interface Props {
   file: PlanFile;
@@ -34,7 +35,7 @@ export function AnotherBase({ file, pourIndex, sheet, findings, context, showing
   }, [file, baseId, chosen, others, context]);
   if (others.length === 0) return null;
   const changes = tried && compareFindings(findings, tried.findings);
-  const title = (finding: Finding) => sayFinding(finding, showing).title;
+  const title = (finding: Finding) => describeFinding(finding, showing).title;
 
   return (
     <details className="mt-1">

@@ -1,17 +1,14 @@
 import { CircleCheck, Info, OctagonX, TriangleAlert } from 'lucide-react';
 import { memo } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
-import { findingIds } from '../../core/checks/findingIds';
-import { sayFinding } from '../../core/checks/review';
-import type { Plan } from '../../core/plan/plan';
 import type { Showing } from '../../core/units/showQuantity';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 import { useStable } from '../shared/useStable';
 
 interface Props {
-  plan: Plan;
   findings: Finding[];
   showing: Showing;
-  onMend(finding: Finding): void;
+  onFix(finding: Finding): void;
 }
 
 const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }> = {
@@ -24,9 +21,8 @@ const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }
 const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
 
 /** Everything that was found about the plan, gravest first. */
-export function ChecksPanel({ plan, findings, showing, onMend }: Props) {
-  const mend = useStable(onMend);
-  const ids = findingIds(findings, plan);
+export function ChecksPanel({ findings, showing, onFix }: Props) {
+  const fix = useStable(onFix);
   return (
     <section className="plate flex min-h-44 flex-1 flex-col p-3" aria-labelledby="checks-title">
       <h2 id="checks-title" className="font-semibold">
@@ -45,8 +41,8 @@ export function ChecksPanel({ plan, findings, showing, onMend }: Props) {
           // biome-ignore lint/a11y/noNoninteractiveTabindex: a list that scrolls must be reachable by key
           tabIndex={0}
         >
-          {findings.map((finding, place) => (
-            <FindingItem key={ids[place]} finding={finding} showing={showing} onMend={mend} />
+          {findings.map((finding) => (
+            <FindingItem key={finding.id} finding={finding} showing={showing} onFix={fix} />
           ))}
         </ul>
       )}
@@ -57,13 +53,13 @@ export function ChecksPanel({ plan, findings, showing, onMend }: Props) {
 interface ItemProps {
   finding: Finding;
   showing: Showing;
-  onMend(finding: Finding): void;
+  onFix(finding: Finding): void;
 }
 
 /** One finding; drawn anew only when it says something else. */
 const FindingItem = memo(
-  function FindingItem({ finding, showing, onMend }: ItemProps) {
-    const { title, reason, mendLabel } = sayFinding(finding, showing);
+  function FindingItem({ finding, showing, onFix }: ItemProps) {
+    const { title, reason, fixLabel } = describeFinding(finding, showing);
     const { icon: Icon, word, colour } = LOOK[finding.severity];
     return (
       <li className="border-base-300 border-t pt-2 first:border-0 first:pt-0">
@@ -82,13 +78,13 @@ const FindingItem = memo(
             {OF_LOTS.has(finding.code) ? 'See its lots' : 'Enter it on the shelf'}
           </a>
         )}
-        {finding.mend && (
+        {finding.fix && (
           <button
             type="button"
             className="btn btn-sm btn-outline btn-primary mt-1 ml-6.5 min-h-11"
-            onClick={() => onMend(finding)}
+            onClick={() => onFix(finding)}
           >
-            {mendLabel}
+            {fixLabel}
           </button>
         )}
       </li>
@@ -96,6 +92,6 @@ const FindingItem = memo(
   },
   (before, after) =>
     before.showing === after.showing &&
-    before.onMend === after.onMend &&
+    before.onFix === after.onFix &&
     JSON.stringify(before.finding) === JSON.stringify(after.finding),
 );

@@ -5,7 +5,8 @@ import type { Material } from '../../core/materials/material';
 import type { Wetting } from '../../core/plan/plan';
 import type { Way } from '../../core/plan/waysToSay';
 import type { FigureRule } from '../../core/units/parseFigure';
-import { explainQuantityFault, parseQuantity } from '../../core/units/parseQuantity';
+import { parseQuantity } from '../../core/units/parseQuantity';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { FigureField } from '../shared/FigureField';
 
 /** What is done to a dose, told with its place in the pour. */

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useReducer, useState } from 'react';
 import { allFindings } from '../../core/checks/allFindings';
-import { applyMend } from '../../core/checks/applyMend';
+import { applyFix } from '../../core/checks/applyFix';
 import type { CheckContext, Finding } from '../../core/checks/finding';
 import { hasStop, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
@@ -212,11 +212,10 @@ export default function PlanWorkspace(props: Props) {
         <div className="flex flex-col gap-2 xl:min-h-0">
           <TotalsPanel sheet={sheet} rules={rules} showing={showing} />
           <ChecksPanel
-            plan={plan}
             findings={findings}
             showing={showing}
-            onMend={(finding) =>
-              finding.mend && edit(applyMend(file, finding.mend), `mend ${finding.code} ${Date.now()}`)
+            onFix={(finding) =>
+              finding.fix && edit(applyFix(file, finding.fix), `fix ${finding.code} ${Date.now()}`)
             }
           />
         </div>

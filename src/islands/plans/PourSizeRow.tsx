@@ -4,6 +4,7 @@ import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { type PourSize, parsePourSize, writePourSize } from '../../core/plan/pourSize';
 import type { SheetPour } from '../../core/plan/sheet';
 import { type Showing, showMass, showNumber, showVolume } from '../../core/units/showQuantity';
+import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
 
 interface Props {
   plan: Plan;
@@ -113,7 +114,7 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPou
         </button>
       </div>
       <p id="pour-size-says" className="text-error text-xs" role={read.success ? undefined : 'alert'}>
-        {!read.success && read.error}
+        {!read.success && explainPourSizeFault(read.error)}
       </p>
     </div>
   );

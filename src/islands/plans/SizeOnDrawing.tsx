@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import { parsePourSize, writePourSize } from '../../core/plan/pourSize';
 import type { UnitSystem } from '../../core/units/showQuantity';
+import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
 import { withPour } from './planEdits';
 
 interface Props {
@@ -56,7 +57,7 @@ export function SizeOnDrawing({ plan, pourIndex, system, topPx, onEdit, onDone }
         />
       </label>
       <p id="size-on-drawing-says" className="text-error text-xs" role={read.success ? undefined : 'alert'}>
-        {!read.success && read.error}
+        {!read.success && explainPourSizeFault(read.error)}
       </p>
       <span className="flex gap-1">
         <button type="submit" className="btn btn-sm btn-primary min-h-11 flex-1" disabled={!read.success}>

@@ -6,9 +6,9 @@ import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
 import { piecesFromShelf, type StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
-import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
 import { listed } from '../../words/en/plural';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 
 interface Props {
   file: PlanFile;

@@ -1,8 +1,9 @@
 import { memo } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
-import { beginsAt, later, showClock, showClockDay } from '../../core/pourPlan/clock';
-import { lengthWords, rangeWords } from '../../core/pourPlan/lengthWords';
+import { beginsAt, later } from '../../core/pourPlan/clock';
 import type { Showing } from '../../core/units/showQuantity';
+import { lengthWords, rangeWords } from '../../words/en/lengthWords';
+import { showClock, showClockDay } from '../../words/en/showClock';
 import { DETAILS, type Detail } from './details';
 import { TimeStrip } from './TimeStrip';
 import type { PourPlanView } from './usePourPlan';

@@ -1,7 +1,7 @@
 import { withWhen } from '../../core/plan/setMaking';
-import { lengthWords, rangeWords } from '../../core/pourPlan/lengthWords';
 import type { PourLayer } from '../../core/pourPlan/pourPlan';
 import { type Showing, showNumber, showPercent, showTemperature } from '../../core/units/showQuantity';
+import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { FigureField } from '../shared/FigureField';
 import { TemperatureField } from '../shared/TemperatureField';
 import type { DetailsProps } from './detailsProps';

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import type { Reading, Taught } from '../../core/heat/taught';
-import { teachFaultWords } from '../../core/heat/teachWords';
-import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { parseFigure } from '../../core/units/parseFigure';
 import { showNumber, showPercent } from '../../core/units/showQuantity';
 import { READING_TIMES, type ReadingTime, readLengthS, readReadings } from '../../formats/readings';
+import { teachFaultWords } from '../../words/en/heat/teachWords';
+import { explainFigureFault } from '../../words/en/units/figureFault';
 import { TaughtCurve } from '../shared/TaughtCurve';
 import { TaughtList } from '../shared/TaughtList';
 import { today } from '../shared/today';

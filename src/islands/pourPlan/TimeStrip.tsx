@@ -1,11 +1,12 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
-import { later, showClock } from '../../core/pourPlan/clock';
-import { lengthWords } from '../../core/pourPlan/lengthWords';
+import { later } from '../../core/pourPlan/clock';
 import type { PourPlan } from '../../core/pourPlan/pourPlan';
 import type { ScheduledTask } from '../../core/pourPlan/scheduledTask';
-import { elapsedWords } from '../../core/showTime';
 import type { Showing } from '../../core/units/showQuantity';
+import { lengthWords } from '../../words/en/lengthWords';
+import { showClock } from '../../words/en/showClock';
+import { elapsedWords } from '../../words/en/showTime';
 import { pourLetters } from '../../words/en/work/pourLetters';
 import { KIND_NAMES } from '../../words/en/work/taskName';
 import { taskWords } from '../../words/en/work/taskWords';

@@ -1,16 +1,16 @@
 import { useMemo, useState } from 'react';
 import { compareFindings } from '../../core/checks/compareFindings';
 import { heatFindings } from '../../core/checks/heat/heatReview';
-import { sayFinding } from '../../core/checks/review';
 import type { Material } from '../../core/materials/material';
 import { makeSheet } from '../../core/plan/makeSheet';
 import { USUAL_MAKING } from '../../core/plan/making';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
 import type { Sheet } from '../../core/plan/sheet';
-import { rangeWords } from '../../core/pourPlan/lengthWords';
 import type { PourPlan } from '../../core/pourPlan/pourPlan';
 import { type Showing, showTemperature } from '../../core/units/showQuantity';
+import { describeFinding } from '../../words/en/findings/describeFinding';
+import { rangeWords } from '../../words/en/lengthWords';
 import { withPour } from '../plans/planEdits';
 import { BOND_WORDS } from './bondWords';
 import type { DetailsProps } from './detailsProps';
@@ -243,13 +243,13 @@ function Changes({
   return (
     <ul className="ml-4 list-disc">
       {came.map((finding) => (
-        <li key={`came ${finding.code} ${finding.pourIndex} ${finding.figures.kind ?? ''}`}>
-          <strong>New:</strong> {sayFinding(finding, showing).title}
+        <li key={finding.id}>
+          <strong>New:</strong> {describeFinding(finding, showing).title}
         </li>
       ))}
       {gone.map((finding) => (
-        <li key={`gone ${finding.code} ${finding.pourIndex} ${finding.figures.kind ?? ''}`}>
-          <strong>Gone:</strong> {sayFinding(finding, showing).title}
+        <li key={`gone ${finding.id}`}>
+          <strong>Gone:</strong> {describeFinding(finding, showing).title}
         </li>
       ))}
     </ul>

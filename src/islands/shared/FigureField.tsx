@@ -1,6 +1,7 @@
 import { useEffect, useId, useState } from 'react';
-import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';
+import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { writeFigure } from '../../core/units/writeQuantity';
+import { explainFigureFault } from '../../words/en/units/figureFault';
 
 interface Props {
   label: string;

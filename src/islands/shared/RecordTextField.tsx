@@ -1,5 +1,5 @@
 import type { UseFormRegisterReturn } from 'react-hook-form';
-import type { RecordField } from '../../core/records/recordText';
+import type { RecordField } from '../../formats/records/recordText';
 import { options, SelectField, TextField } from './formFields';
 
 interface Props {

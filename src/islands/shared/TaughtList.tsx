@@ -1,8 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import type { Taught } from '../../core/heat/taught';
-import { taughtWords } from '../../core/heat/teachWords';
-import { showDay, stopwatchWords } from '../../core/showTime';
 import { type Showing, showTemperature } from '../../core/units/showQuantity';
+import { taughtWords } from '../../words/en/heat/teachWords';
+import { showDay, stopwatchWords } from '../../words/en/showTime';
 
 const TaughtCurve = lazy(async () => ({ default: (await import('./TaughtCurve')).TaughtCurve }));
 

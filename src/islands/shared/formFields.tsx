@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import type { UseFormRegisterReturn } from 'react-hook-form';
-import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';
+import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { z } from '../../core/zod';
+import { explainFigureFault } from '../../words/en/units/figureFault';
 
 /** A form's text that must be a figure of `rule`. */
 export function figureText(rule: FigureRule) {

@@ -1,6 +1,6 @@
 import type { FieldValues, Resolver, ResolverResult, ResolverSuccess } from 'react-hook-form';
-import type { RecordTexts, TextFault } from '../../core/records/recordText';
 import type { Result } from '../../core/result';
+import type { RecordTexts, TextFault } from '../../formats/records/recordText';
 
 /** A form whose fields are a record's texts. */
 export interface TextForm {

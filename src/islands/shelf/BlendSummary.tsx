@@ -1,9 +1,9 @@
 import { blendAsFragrance } from '../../core/materials/blend';
 import type { Material } from '../../core/materials/material';
-import { readMaterial } from '../../core/materials/materialText';
-import { SKIN_NAMES } from '../../core/materials/names';
-import type { TextContext } from '../../core/records/fieldText';
 import { showNumber, showPercent } from '../../core/units/showQuantity';
+import type { TextContext } from '../../formats/records/fieldText';
+import { readMaterial } from '../../formats/records/materialText';
+import { SKIN_NAMES } from '../../words/en/materials/names';
 import { useShelf } from './shelfMaterials';
 
 interface Props {

@@ -3,10 +3,11 @@ import { useFormContext, useWatch } from 'react-hook-form';
 import { averageHex } from '../../core/colour/sample';
 import { tintOf } from '../../core/colour/tint';
 import { BASE_LOOKS } from '../../core/materials/base';
-import { matchText } from '../../core/materials/colourText';
-import { readMaterial } from '../../core/materials/materialText';
-import type { TextContext } from '../../core/records/fieldText';
-import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { parseFigure } from '../../core/units/parseFigure';
+import { matchText } from '../../formats/records/colourText';
+import type { TextContext } from '../../formats/records/fieldText';
+import { readMaterial } from '../../formats/records/materialText';
+import { explainFigureFault } from '../../words/en/units/figureFault';
 import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
 

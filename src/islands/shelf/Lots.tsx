@@ -1,10 +1,10 @@
 import { ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { isCounted, type Material } from '../../core/materials/material';
-import { showDay, showMoment } from '../../core/showTime';
 import { costPerOne } from '../../core/stock/lot';
 import type { LotStock, StockEntry } from '../../core/stock/stock';
 import { type Showing, showMass, showMoney, showNumber } from '../../core/units/showQuantity';
+import { showDay, showMoment } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
 import { LotForm } from './LotForm';
 import type { LotView } from './lotView';

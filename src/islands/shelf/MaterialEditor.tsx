@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Material, NewMaterial } from '../../core/materials/material';
-import { readMaterial } from '../../core/materials/materialText';
-import { shelfNames } from '../../core/materials/shelfNames';
+import { readMaterial } from '../../formats/records/materialText';
+import { shelfNames } from '../../formats/records/shelfNames';
 import type { ApiProblem } from '../shared/api';
 import { RecordForm } from '../shared/RecordForm';
 import { textResolver } from '../shared/textForm';

@@ -3,15 +3,15 @@ import { lazy, Suspense } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { isPowderRole } from '../../core/materials/additive';
 import { isCounted, type MaterialKind } from '../../core/materials/material';
+import type { TextContext } from '../../formats/records/fieldText';
 import {
   FIELD_GROUPS,
   type FieldGroup,
   fieldsOf,
   type MaterialField,
-} from '../../core/materials/materialFields';
-import { KIND_NAMES } from '../../core/materials/names';
-import type { TextContext } from '../../core/records/fieldText';
-import type { RecordTexts } from '../../core/records/recordText';
+} from '../../formats/records/materialFields';
+import type { RecordTexts } from '../../formats/records/recordText';
+import { KIND_NAMES } from '../../words/en/materials/names';
 import { options, SelectField } from '../shared/formFields';
 import { RecordTextField } from '../shared/RecordTextField';
 import { BlendSummary } from './BlendSummary';

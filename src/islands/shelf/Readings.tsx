@@ -1,13 +1,15 @@
 import { X } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { readingsText } from '../../core/materials/listTexts';
 import { meanOf, READING_KINDS, type Reading, type ReadingKind } from '../../core/materials/reading';
-import { showDay } from '../../core/showTime';
-import { explainFigureFault, type FigureRule, parseFigure } from '../../core/units/parseFigure';
+import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
-import { explainQuantityFault, parseQuantity } from '../../core/units/parseQuantity';
+import { parseQuantity } from '../../core/units/parseQuantity';
 import { showNumber, showPercent } from '../../core/units/showQuantity';
+import { readingsText } from '../../formats/records/listTexts';
+import { showDay } from '../../words/en/showTime';
+import { explainFigureFault } from '../../words/en/units/figureFault';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
 

@@ -1,10 +1,10 @@
 import { Download, FileUp, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { MATERIAL_KINDS, type Material, type MaterialKind } from '../../core/materials/material';
-import { KIND_NAMES } from '../../core/materials/names';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
 import type { Showing } from '../../core/units/showQuantity';
+import { KIND_NAMES } from '../../words/en/materials/names';
 import { type StoredItem, useRecords } from '../shared/useRecords';
 import { ImportCsv } from './ImportCsv';
 import { Lots } from './Lots';

@@ -11,8 +11,8 @@ import {
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { type KeyboardEvent, useMemo } from 'react';
 import { isCounted } from '../../core/materials/material';
-import { showDay } from '../../core/showTime';
 import { type Showing, showMass, showMoney, showNumber, showPercent } from '../../core/units/showQuantity';
+import { showDay } from '../../words/en/showTime';
 import type { ShelfRow } from './shelfRows';
 
 interface Props {

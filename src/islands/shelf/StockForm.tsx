@@ -1,9 +1,10 @@
 import { type SubmitEvent, useId, useState } from 'react';
 import { isCounted, type Material } from '../../core/materials/material';
-import { explainFigureFault, parseFigure } from '../../core/units/parseFigure';
+import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
-import { explainQuantityFault } from '../../core/units/parseQuantity';
 import { massUnit, type Showing } from '../../core/units/showQuantity';
+import { explainFigureFault } from '../../words/en/units/figureFault';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { callApi } from '../shared/api';
 import type { LotView } from './lotView';
 

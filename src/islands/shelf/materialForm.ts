@@ -1,6 +1,6 @@
 import type { Material, MaterialKind } from '../../core/materials/material';
-import { firstTexts, writeMaterial } from '../../core/materials/materialText';
-import type { TextContext } from '../../core/records/fieldText';
+import type { TextContext } from '../../formats/records/fieldText';
+import { firstTexts, writeMaterial } from '../../formats/records/materialText';
 import type { TextForm } from '../shared/textForm';
 
 /** A material as it is typed: every field of every kind, those of other kinds stay as they are. */

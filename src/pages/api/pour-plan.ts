@@ -1,11 +1,12 @@
 import { allFindings } from '../../core/checks/allFindings';
-import { reviewPlan, sayFinding } from '../../core/checks/review';
+import { reviewPlan } from '../../core/checks/review';
 import { beginsAt } from '../../core/pourPlan/clock';
 import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
 import { pourPlanOf } from '../../server/pourPlan';
 import { readJson } from '../../server/readJson';
 import { workshop } from '../../server/workshop';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 import { taskWords } from '../../words/en/work/taskWords';
 
 /** The pour plan of a plan file by this workshop's house rules, with nothing stored. */
@@ -24,7 +25,7 @@ export const POST = endpoint(async ({ request }) => {
         tasks: pourPlan.tasks.map((task) => ({ ...task, said: taskWords(task, sheet, showing) })),
       },
       beginsAt: pourPlan && beginsAt(pourPlan, sheet.making.clock),
-      findings: all.map((finding) => ({ ...finding, said: sayFinding(finding, showing) })),
+      findings: all.map((finding) => ({ ...finding, said: describeFinding(finding, showing) })),
     },
   };
 });

@@ -1,8 +1,9 @@
-import { reviewPlan, sayFinding } from '../../core/checks/review';
+import { reviewPlan } from '../../core/checks/review';
 import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
 import { readJson } from '../../server/readJson';
 import { workshop } from '../../server/workshop';
+import { describeFinding } from '../../words/en/findings/describeFinding';
 
 /** The sheet of a plan file and its findings by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {
@@ -14,7 +15,7 @@ export const POST = endpoint(async ({ request }) => {
   return {
     body: {
       sheet,
-      findings: findings.map((finding) => ({ ...finding, said: sayFinding(finding, showing) })),
+      findings: findings.map((finding) => ({ ...finding, said: describeFinding(finding, showing) })),
     },
   };
 });

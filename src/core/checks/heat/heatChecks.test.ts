@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
+import { ofCode } from '../../../../tests/support/findings';
 import {
   additive,
   BOX,
@@ -12,15 +13,16 @@ import {
   scrap,
   sheetOf,
 } from '../../../../tests/support/planFiles';
+import { describeFinding } from '../../../words/en/findings/describeFinding';
 import { type HouseRules, USUAL_HOUSE_RULES } from '../../houseRules/houseRules';
 import { heatOfBase } from '../../materials/base';
 import { USUAL_MAKING } from '../../plan/making';
 import type { PlanFile } from '../../plan/plan';
 import { makePourPlan } from '../../pourPlan/makePourPlan';
-import { applyMend } from '../applyMend';
-import type { Finding } from '../finding';
-import { reviewPlan, sayFinding } from '../review';
-import { HEAT_CHECKS, heatFindings, withHeat } from './heatReview';
+import { applyFix } from '../applyFix';
+import type { Finding, FindingCode } from '../finding';
+import { reviewPlan } from '../review';
+import { heatFindings, withHeat } from './heatReview';
 
 const RUNS = 6;
 /** Checks of the sheet that need no run. */
@@ -40,38 +42,39 @@ function found(file: PlanFile, rules: Partial<HouseRules> = {}, now: string | nu
 const codes = (findings: readonly Finding[]) => findings.map(({ code }) => code.replace('heat-', ''));
 const two = (second: FilePour, plan: Partial<PlanFile['plan']> = {}, inMold = BOX) =>
   planFile([{ size: '8 mm' }, { size: 'rest', ...second }], plan, inMold);
-const of = (findings: readonly Finding[], code: string) => {
-  const finding = findings.find((each) => each.code === `heat-${code}` || each.code === code);
+const of = <Code extends FindingCode>(findings: readonly Finding[], code: Code) => {
+  const [finding] = ofCode(findings, code);
   assert.ok(finding, `${code} was not found, but ${codes(findings).join()}`);
-  return { finding, said: sayFinding(finding, METRIC) };
+  return { finding, said: describeFinding(finding, METRIC) };
 };
-const mended = (file: PlanFile, { mend }: Finding): PlanFile => {
-  assert.ok(mend);
-  return { ...file, plan: applyMend(file, mend) };
+const mended = (file: PlanFile, { fix }: Finding): PlanFile => {
+  assert.ok(fix);
+  return { ...file, plan: applyFix(file, fix) };
 };
 
 test('a pour that is dragged too late bonds weakly; it says how warm it would have to be, and one press takes it back', () => {
   const late = two({ when: { afterMin: 45 } });
-  const { finding, said } = of(found(late), 'weak-bond');
+  const { finding, said } = of(found(late), 'heat-weak-bond');
   assert.equal(finding.severity, 'caution');
   assert.match(said.reason, /45 min .* too late at 52 °C/);
   assert.match(said.reason, /Rewarm it to \d\d °C to \d\d °C, or spray and score/);
-  assert.ok((finding.figures.fromC ?? 0) >= 54 && (finding.figures.toC ?? 99) <= 66);
+  const { rewarm } = finding;
+  assert.ok(rewarm && rewarm.fromC >= 54 && rewarm.toC <= 66);
   const back = found(mended(late, finding));
   assert.ok(!back.some(({ code, severity }) => code === 'heat-weak-bond' && severity === 'caution'));
   // Poured as warm as it says, it bonds there too.
   const warm = two({
-    when: { afterMin: 45, atC: Math.round(((finding.figures.fromC ?? 0) + (finding.figures.toC ?? 0)) / 2) },
+    when: { afterMin: 45, atC: Math.round((rewarm.fromC + rewarm.toC) / 2) },
   });
   assert.ok(!found(warm).some(({ code, severity }) => code === 'heat-weak-bond' && severity === 'caution'));
 });
 
 test('a pour that is too hot on a fresh skin breaks through, and so does one before the skin', () => {
   const hot = two({ when: { atC: 66, afterMin: 6 } });
-  const { finding, said } = of(found(hot), 'breaks-through');
+  const { finding, said } = of(found(hot), 'heat-breaks-through');
   assert.match(said.title, /B (will|may) break through/);
   assert.ok(!codes(found(mended(hot, finding))).includes('breaks-through'));
-  const early = of(found(two({ when: { atC: 60, afterMin: 4 } })), 'breaks-through');
+  const early = of(found(two({ when: { atC: 60, afterMin: 4 } })), 'heat-breaks-through');
   assert.match(early.said.reason, /before the skin carries/);
 });
 
@@ -82,7 +85,7 @@ test('a jug of many small cavities is too thick before the last of them', () => 
     capacityMl: 5,
     shape: { kind: 'hemisphere', diameterMm: 26.7 },
   });
-  const { said } = of(found(planFile([{}], { pieces: 220 }, many), { jugs: [] }), 'jug-too-thick');
+  const { said } = of(found(planFile([{}], { pieces: 220 }, many), { jugs: [] }), 'heat-jug-too-thick');
   assert.match(said.reason, /below 47 °C it no longer runs/);
 });
 
@@ -110,7 +113,7 @@ test('embeds: thin points melt in a deep hot pour', () => {
     BOX,
     [offcuts],
   );
-  const { said } = of(found(file), 'points-melt');
+  const { said } = of(found(file), 'heat-points-melt');
   assert.match(said.reason, /at 49 °C and below even points stay.* usual soap is taken/);
 });
 
@@ -118,16 +121,17 @@ test('what a plan makes melts as its own base does: syndet sooner, and not at al
   const set = (over: Parameters<typeof base>[0]) => {
     const embeds = [pieces('', { from: { is: 'plan', planId: 'boat' } })];
     const file = planFile([{ size: 'rest', when: { atC: 62 }, embeds }], {}, BOX);
-    return found({ ...file, made: [boat({ ofBase: heatOfBase(base(over)) })] }).find(
-      ({ code }) => code === 'heat-points-melt',
-    );
+    return ofCode(
+      found({ ...file, made: [boat({ ofBase: heatOfBase(base(over)) })] }),
+      'heat-points-melt',
+    )[0];
   };
   const [soap, syndet] = [set({}), set({ baseKind: 'syndet', meltsC: 52 })];
   assert.ok(soap && syndet && !soap.assumed);
   // What is not even told a thickness melts whole.
-  const thinnest = ({ figures: { thinnestMm = Number.POSITIVE_INFINITY } }: Finding) => thinnestMm;
+  const thinnest = ({ thinnestMm }: typeof soap) => thinnestMm ?? Number.POSITIVE_INFINITY;
   assert.ok(thinnest(syndet) > thinnest(soap));
-  assert.ok((syndet.figures.pointsStayBelowC ?? 99) < (soap.figures.pointsStayBelowC ?? 0));
+  assert.ok(syndet.pointsStayBelowC < soap.pointsStayBelowC);
   assert.equal(set({ standsHeat: true }), undefined);
 });
 
@@ -135,10 +139,10 @@ test('grit sinks in thin hot base, and is held by a cooler pour or a suspension 
   const grit = additive({ role: 'grit', grainMm: 0.5, densityGPerMl: 1.4 });
   const plain = base({ suspension: false });
   const file = planFile([{ base: plain, doses: [[grit, '3 %']], when: { atC: 60 } }], {}, BOX);
-  const { finding, said } = of(found(file), 'grain-moves');
+  const { finding, said } = of(found(file), 'heat-grain-moves');
   assert.match(said.title, /sinks in A/);
-  assert.ok((finding.figures.movesMm ?? 0) > 1);
-  if (finding.mend) assert.ok(!codes(found(mended(file, finding))).includes('grain-moves'));
+  assert.ok(finding.movesMm > 1);
+  if (finding.fix) assert.ok(!codes(found(mended(file, finding))).includes('grain-moves'));
   else assert.match(said.reason, /take a suspension base/);
   const held = planFile([{ base: base({ suspension: true }), doses: [[grit, '3 %']] }], {}, BOX);
   assert.ok(!codes(found(held)).includes('grain-moves'));
@@ -164,8 +168,8 @@ test('the freezer: refused, too long, not for this base, and what gathers on it 
   assert.equal(mended(file(8), refused.finding).plan.making?.freezerMin, null);
   const kinds = (findings: readonly Finding[], locale = 'en-GB') =>
     findings
-      .filter(({ code }) => code === 'heat-freezer')
-      .map((each) => sayFinding(each, { ...METRIC, locale }).title);
+      .filter(({ code }) => code.startsWith('heat-freezer-'))
+      .map((each) => describeFinding(each, { ...METRIC, locale }).title);
   assert.match(kinds(found(file(60))).join('|'), /60 min in the freezer is too long/);
   assert.match(kinds(found(file(8, 'standard'))).join('|'), /does not bear the freezer/);
   // An hour takes it below the dew point; by the clock of the plan, as its reader writes times.
@@ -182,7 +186,10 @@ test('a humid room makes it sweat by its grade, or by its own figure', () => {
       { making: { ...USUAL_MAKING, room: { ...USUAL_MAKING.room, humidity: 0.65 } } },
       BOX,
     );
-  assert.match(of(found(humid({ sweat: 'standard' })), 'sweats').said.reason, /draws water above about 58 %/);
+  assert.match(
+    of(found(humid({ sweat: 'standard' })), 'heat-sweats').said.reason,
+    /draws water above about 58 %/,
+  );
   assert.ok(!codes(found(humid({ sweat: 'low' }))).includes('sweats'));
   assert.ok(!codes(found(humid({ sweat: 'standard', sweatsAbove: 0.7 }))).includes('sweats'));
 });
@@ -191,11 +198,7 @@ test('a plan that can’t be done by its time', () => {
   const by = (time: string) =>
     planFile([{}], { making: { ...USUAL_MAKING, clock: { at: 'finish', time } } }, BOX);
   const now = '2026-05-02T16:30';
-  assert.match(of(found(by('2026-05-02T17:00'), {}, now), 'too-late').said.title, /can’t be done by/);
+  assert.match(of(found(by('2026-05-02T17:00'), {}, now), 'heat-too-late').said.title, /can’t be done by/);
   assert.deepEqual(codes(found(by('2026-05-02T22:00'), {}, now)), []);
   assert.deepEqual(codes(found(by('2026-05-02T17:00'), {}, null)), []);
-});
-
-test('every check of the pour plan has a code of its own', () => {
-  assert.equal(new Set(HEAT_CHECKS.map(({ code }) => code)).size, HEAT_CHECKS.length);
 });

@@ -1,5 +1,6 @@
+import { bySeverity } from '../bySeverity';
 import type { Finding } from '../finding';
-import { SEVERITIES } from '../finding';
+import { identified, placesOf } from '../identified';
 import { breaksThrough } from './breaksThrough';
 import { freezer } from './freezer';
 import { grainMoves } from './grainMoves';
@@ -12,7 +13,7 @@ import { sweats } from './sweats';
 import { tooLate } from './tooLate';
 import { weakBond } from './weakBond';
 
-export const HEAT_CHECKS: readonly HeatCheck[] = [
+const HEAT_CHECKS: readonly HeatCheck[] = [
   breaksThrough,
   weakBond,
   jugTooThick,
@@ -27,9 +28,8 @@ export const HEAT_CHECKS: readonly HeatCheck[] = [
 
 /** Everything the pour plan tells against the plan, gravest first. */
 export function heatFindings(context: HeatContext): Finding[] {
-  return HEAT_CHECKS.flatMap((check) => check.run(context)).sort(
-    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
-  );
+  const found = HEAT_CHECKS.flatMap((check) => check(context));
+  return bySeverity(identified(found, placesOf(context.sheet)));
 }
 
 /**
@@ -43,7 +43,5 @@ export function withHeat(
   const isTold = ({ code, pourIndex, doseIndexes }: Finding) =>
     code === 'solids-move' &&
     grains.some((grain) => grain.pourIndex === pourIndex && doseIndexes.includes(grain.doseIndex));
-  return [...findings.filter((finding) => !isTold(finding)), ...heat].sort(
-    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
-  );
+  return bySeverity([...findings.filter((finding) => !isTold(finding)), ...heat]);
 }

@@ -38,8 +38,14 @@ export function box({ lengthMm, widthMm, depthMm, draftDeg, cornerMm }: BoxShape
 }
 
 /** Why the walls or edges can't be so; null when they can. */
-export function boxFault({ lengthMm, widthMm, depthMm, draftDeg, cornerMm }: BoxShape): string | null {
+export function boxFault({
+  lengthMm,
+  widthMm,
+  depthMm,
+  draftDeg,
+  cornerMm,
+}: BoxShape): 'walls-meet' | 'corners-too-round' | null {
   const narrow = Math.min(lengthMm, widthMm) - 2 * depthMm * Math.tan((draftDeg * Math.PI) / 180);
-  if (!(narrow > 0)) return 'leans so far that the walls meet above the floor';
-  return cornerMm * 2 <= narrow ? null : 'has corners rounder than its floor is wide';
+  if (!(narrow > 0)) return 'walls-meet';
+  return cornerMm * 2 <= narrow ? null : 'corners-too-round';
 }

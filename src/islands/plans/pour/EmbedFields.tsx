@@ -2,10 +2,12 @@ import { X } from 'lucide-react';
 import type { Embed, EmbedSource } from '../../../core/plan/embed';
 import { type PieceSize, parsePieceSize, writePieceSize } from '../../../core/plan/pieceSize';
 import type { SheetEmbed } from '../../../core/plan/sheet';
-import { ok, type Result } from '../../../core/result';
-import { explainFigureFault, parseFigure } from '../../../core/units/parseFigure';
+import { fail, ok, type Result } from '../../../core/result';
+import { parseFigure } from '../../../core/units/parseFigure';
 import { type Showing, showMass, showVolume } from '../../../core/units/showQuantity';
 import { writeFigure } from '../../../core/units/writeQuantity';
+import { explainPieceSizeFault } from '../../../words/en/plan/sizeFaults';
+import { explainFigureFault } from '../../../words/en/units/figureFault';
 import { inclusionAmount } from '../../../words/en/work/inclusionWords';
 import { FigureField } from '../../shared/FigureField';
 import { ParsedField } from '../../shared/ParsedField';
@@ -91,7 +93,7 @@ export function EmbedFields({ embed, sources, figures, fills, showing, onChange,
             label="Size of one"
             written={embed.size ? writePieceSize(embed.size) : ''}
             placeholder={AS_IT_IS[source?.kind ?? 'scrap']}
-            read={(text) => (text.trim() === '' ? ok(null) : parsePieceSize(text))}
+            read={readPieceSize}
             onChange={(size) => onChange({ ...embed, size }, 'size')}
           />
           <FigureField
@@ -137,10 +139,16 @@ function needsHeight({ size }: Extract<Embed, { as: 'pieces' }>): boolean {
   return size?.by !== 'box' && size?.by !== 'ball';
 }
 
+function readPieceSize(text: string): Result<PieceSize | null, string> {
+  if (text.trim() === '') return ok(null);
+  const read = parsePieceSize(text);
+  return read.success ? read : fail(explainPieceSizeFault(read.error));
+}
+
 function readHeight(text: string): Result<number | null, string> {
   if (text.trim() === '') return ok(null);
   const read = parseFigure(text, HEIGHT);
-  return read.success ? read : { success: false, error: explainFigureFault(read.error, HEIGHT) };
+  return read.success ? read : fail(explainFigureFault(read.error, HEIGHT));
 }
 
 function keyOf(from: EmbedSource): string {

@@ -1,6 +1,7 @@
 import type { Sheet, SheetEmbed } from '../../../core/plan/sheet';
-import { type Showing, showAmount, showNumber } from '../../../core/units/showQuantity';
+import { type Showing, showNumber } from '../../../core/units/showQuantity';
 import { counted } from '../plural';
+import { showAmount } from '../units/showAmount';
 
 /** How many or how much of it for so many cavities: “24 pieces” together, or a weight for a filling. */
 export function inclusionAmount(

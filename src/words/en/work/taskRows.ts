@@ -1,10 +1,11 @@
 import type { Sheet } from '../../../core/plan/sheet';
-import { beginsAt, later, showClock } from '../../../core/pourPlan/clock';
-import { lengthWords } from '../../../core/pourPlan/lengthWords';
+import { beginsAt, later } from '../../../core/pourPlan/clock';
 import type { PourPlan } from '../../../core/pourPlan/pourPlan';
 import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
-import { elapsedWords } from '../../../core/showTime';
 import type { Showing } from '../../../core/units/showQuantity';
+import { lengthWords } from '../lengthWords';
+import { showClock } from '../showClock';
+import { elapsedWords } from '../showTime';
 import { taskWords } from './taskWords';
 
 /** A task of the pour plan as a line of a list. */

@@ -1,8 +1,8 @@
 import type { Sheet } from '../../../core/plan/sheet';
-import { lengthWords, rangeWords } from '../../../core/pourPlan/lengthWords';
 import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
 import { fillsOfRound } from '../../../core/work/rounds';
+import { lengthWords, rangeWords } from '../lengthWords';
 import { inclusionAmount } from './inclusionWords';
 import { burstWords } from './meltWords';
 import { pourLetters } from './pourLetters';

@@ -1,0 +1,40 @@
+import { type DraftPlan, withIds } from '../plan/ids';
+import { dose, type Plan, type PlanFile, retyped } from '../plan/plan';
+import { scalePlan } from '../plan/scalePlan';
+import { withFreezer, withWhen } from '../plan/setMaking';
+import type { PlanEdit } from './planEdit';
+
+/** The plan with a finding's mend applied. Edits name doses by their place in the plan as it was checked. */
+export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits: readonly PlanEdit[]): Plan {
+  const mended: DraftPlan = {
+    ...plan,
+    pours: plan.pours.map((pour, pourIndex) => ({
+      ...pour,
+      doses: [
+        ...pour.doses.flatMap((each, doseIndex) => {
+          const edit = edits.find(
+            (one) => 'doseIndex' in one && one.pourIndex === pourIndex && one.doseIndex === doseIndex,
+          );
+          if (edit?.kind === 'remove-dose') return [];
+          return [edit?.kind === 'set-dose' ? retyped(each, edit.text) : each];
+        }),
+        ...edits.flatMap((edit) =>
+          edit.kind === 'add-dose' && edit.pourIndex === pourIndex
+            ? [
+                {
+                  ...dose(edit.materialId, edit.text, edit.wetIn),
+                  ...(edit.counts ? { counts: edit.counts } : {}),
+                },
+              ]
+            : [],
+        ),
+      ],
+    })),
+  };
+  const timed = edits.reduce((plan, edit) => {
+    if (edit.kind === 'set-when') return withWhen(plan, edit.pourIndex, edit);
+    return edit.kind === 'set-freezer' ? withFreezer(plan, edit.freezerMin) : plan;
+  }, withIds(mended));
+  const pieces = edits.find((edit) => edit.kind === 'set-pieces')?.pieces;
+  return pieces === undefined ? timed : scalePlan(timed, pieces, mold);
+}

@@ -1,0 +1,37 @@
+import { wettingSchema } from '../plan/plan';
+import { z } from '../zod';
+
+/** A change to a plan that a finding offers. Pours and doses are named by their places in the plan as it was checked. */
+export const planEditSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('set-dose'),
+    pourIndex: z.int().nonnegative(),
+    doseIndex: z.int().nonnegative(),
+    text: z.string(),
+  }),
+  z.strictObject({
+    kind: z.literal('remove-dose'),
+    pourIndex: z.int().nonnegative(),
+    doseIndex: z.int().nonnegative(),
+  }),
+  z.strictObject({
+    kind: z.literal('add-dose'),
+    pourIndex: z.int().nonnegative(),
+    materialId: z.string(),
+    text: z.string(),
+    wetIn: wettingSchema.optional(),
+    counts: z.literal('content').optional(),
+  }),
+  /** A pour's moment and its heat; null leaves one to the pour plan again. */
+  z.strictObject({
+    kind: z.literal('set-when'),
+    pourIndex: z.int().nonnegative(),
+    afterMin: z.number().nullable().optional(),
+    atC: z.number().nullable().optional(),
+  }),
+  z.strictObject({ kind: z.literal('set-freezer'), freezerMin: z.number().positive().nullable() }),
+  /** The whole plan in another number; fixed doses grow along. */
+  z.strictObject({ kind: z.literal('set-pieces'), pieces: z.int().positive() }),
+]);
+
+export type PlanEdit = z.infer<typeof planEditSchema>;

@@ -1,0 +1,61 @@
+import type { Blend } from '../../core/materials/blend';
+import type { Allergen } from '../../core/materials/fragrance';
+import type { Reading } from '../../core/materials/reading';
+import { fail, ok } from '../../core/result';
+import { parseNumber } from '../../core/units/parseNumber';
+import { writeFigure } from '../../core/units/writeQuantity';
+import { FIELD_FAULTS } from '../../words/en/records/fieldFaults';
+import { type FieldText, figureField, listField } from './fieldText';
+
+const allergen: FieldText<Allergen> = {
+  write: ({ name, ofMaterial }, context) =>
+    `${name} ${figureField({ unit: '%', least: 0, most: 100 }, 0.01).write(ofMaterial, context)} %`,
+  read(text, context) {
+    const parts = /^(.+?)\s+([\d.,]+)\s*%$/.exec(text);
+    if (!parts) return fail(FIELD_FAULTS.noShare(text));
+    const ofMaterial = figureField({ unit: '%', least: 0, most: 100 }, 0.01).read(parts[2] ?? '', context);
+    return ofMaterial.success
+      ? ok({ name: (parts[1] ?? '').trim(), ofMaterial: ofMaterial.data })
+      : ofMaterial;
+  },
+};
+
+const member: FieldText<Blend['members'][number]> = {
+  write: ({ materialId, parts }, { nameOf }) => `${writeFigure(parts, 6)}x ${nameOf(materialId)}`,
+  read(text, { idOf }) {
+    const number = parseNumber(text);
+    const name = number.success ? /^\s*[x×*]?\s*(.+)$/.exec(number.data.rest)?.[1] : undefined;
+    if (!number.success || name === undefined || !(number.data.value > 0))
+      return fail(FIELD_FAULTS.noPart(text));
+    const materialId = idOf(name);
+    return materialId === undefined
+      ? fail(FIELD_FAULTS.notOnShelf(name))
+      : ok({ materialId, parts: number.data.value });
+  },
+};
+
+const READ_OF = { drops: 'drops', mL: 'spoon', blocks: 'blocks' } as const;
+const UNIT_OF = { drops: 'drops', spoon: 'mL', blocks: 'blocks' } as const;
+
+const reading: FieldText<Reading> = {
+  write: ({ on, count, of, massG }) =>
+    `${on} ${writeFigure(count, 6)} ${UNIT_OF[of]} ${writeFigure(massG, 6)} g`,
+  read(text) {
+    const parts = /^(\d{4}-\d\d-\d\d) ([\d.]+) (drops|mL|blocks) ([\d.]+) g$/.exec(text);
+    if (!parts) return fail(FIELD_FAULTS.noReading(text));
+    return ok({
+      on: parts[1] ?? '',
+      count: Number(parts[2]),
+      of: READ_OF[parts[3] as keyof typeof READ_OF],
+      massG: Number(parts[4]),
+    });
+  },
+};
+
+/** The readings of a bottle as text. */
+export const readingsText = listField(reading);
+
+/** Allergens of a fragrance as text: Linalool 12 %; Limonene 3 %. */
+export const allergensText = listField(allergen);
+/** Members of a blend as text: 2x Lime oil; 1x Bay oil. */
+export const membersText = listField(member);

@@ -1,0 +1,51 @@
+import type { Result } from '../../core/result';
+import { type Lot, type NewLot, newLotSchema } from '../../core/stock/lot';
+import { LOT_FIELD_WORDS } from '../../words/en/stock/lotFieldWords';
+import { dayField, figureField, nameField, type TextContext, textField, unknownField } from './fieldText';
+import {
+  type RecordField,
+  type RecordTexts,
+  readTexts,
+  type TextFault,
+  worded,
+  writeTexts,
+} from './recordText';
+
+type Bare = Omit<RecordField, 'key' | 'label'> & { key: keyof typeof LOT_FIELD_WORDS };
+
+/** The fields of a lot as text, in the order of a form and of the columns of a file. */
+export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_WORDS, Bare>(
+  [
+    { key: 'number', text: nameField(60), first: '' },
+    { key: 'boughtOn', text: dayField, first: '' },
+    { key: 'amount', text: figureField({ unit: 'g', least: 0.001, most: 1e6 }), first: '' },
+    {
+      key: 'price',
+      text: unknownField(figureField({ unit: '', least: 0, most: 1e6 })),
+      first: '',
+    },
+    {
+      key: 'discountFraction',
+      unit: '%',
+      text: figureField({ unit: '%', least: 0, most: 100 }, 0.01),
+      first: '0',
+    },
+    { key: 'bestBefore', text: unknownField(dayField), first: '' },
+    { key: 'openedOn', text: unknownField(dayField), first: '' },
+    { key: 'note', text: textField(2000), first: '' },
+  ],
+  LOT_FIELD_WORDS,
+);
+
+export function writeLot(lot: Lot, context: TextContext): RecordTexts {
+  return writeTexts(LOT_FIELDS, { ...lot }, context);
+}
+
+/** The lot that texts say, without an id. */
+export function readLot(
+  materialId: string,
+  texts: RecordTexts,
+  context: TextContext,
+): Result<NewLot, TextFault[]> {
+  return readTexts(LOT_FIELDS, newLotSchema, { materialId }, texts, context);
+}

@@ -1,0 +1,17 @@
+import { showPercent } from '../../../core/units/showQuantity';
+import type { Describe } from './described';
+
+export const overSupplierLimit: Describe<'over-supplier-limit'> = (
+  { about, ofProduct, limit, fixOfBase, ofBar, pours },
+  { locale },
+) => {
+  const inBar =
+    pours > 1
+      ? ` In the whole bar it is ${showPercent(ofBar, locale)}, ${ofBar > limit ? 'over the limit too' : 'but this pour touches skin by itself'}.`
+      : '';
+  return {
+    title: `${about} ${showPercent(ofProduct, locale)} of product, limit ${showPercent(limit, locale)}`,
+    reason: `The supplier’s limit holds for the finished product, and protects skin. It may not be passed in any pour.${inBar}`,
+    fixLabel: `Bring down to ${showPercent(fixOfBase, locale)} of base`,
+  };
+};

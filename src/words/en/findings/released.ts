@@ -1,0 +1,19 @@
+import type { Describe } from './described';
+
+export const notForSkin: Describe<'not-for-skin'> = ({ about }) => ({
+  title: `${about} is not released for skin`,
+  reason: 'Its supplier releases it for other uses only. It must not go into soap, however little.',
+  fixLabel: 'Take it out',
+});
+
+export const candleOnly: Describe<'candle-only'> = ({ about }) => ({
+  title: `${about} is for candles only`,
+  reason: 'Candle scents and dyes are made to burn, not to be washed with. It must not go into soap.',
+  fixLabel: 'Take it out',
+});
+
+export const foodColour: Describe<'food-colour'> = ({ about, severity }) => ({
+  title: `${about} is food colouring`,
+  reason: `It moves into the layers beside it and stains skin and cloth.${severity === 'stop' ? ' The house rules refuse it; they can lower this to a caution.' : ''}`,
+  fixLabel: 'Take it out',
+});

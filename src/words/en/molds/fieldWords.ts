@@ -1,0 +1,35 @@
+import type { FieldWords } from '../records/fieldWords';
+
+/** What the fields of a mold are called. */
+export const MOLD_FIELD_WORDS = {
+  name: { label: 'Name' },
+  cavities: { label: 'Cavities' },
+  copies: { label: 'Molds like this one', hint: 'A round fills all of them.' },
+  capacityMl: {
+    label: 'One cavity holds',
+    hint: 'Grams of water are millilitres. An ounce on the scale is not a fluid ounce.',
+  },
+  measuredBy: { label: 'Measured by' },
+  usualFillFraction: { label: 'Usually filled to' },
+  madeOf: { label: 'Made of' },
+  highestC: { label: 'Bears up to', hint: 'Thin plastic warps early. Empty: not known' },
+  shrinkageFraction: { label: 'Shrinks by', hint: 'Empty: not known' },
+  sliceMm: { label: 'Sliced into bars of', hint: 'Empty: not sliced' },
+  stripMm: { label: 'A slab, first into strips of', hint: 'Of its width. Empty: no slab' },
+  endTrimMm: { label: 'Cut off at each end' },
+  boughtFrom: { label: 'Bought from' },
+  measures: { label: 'Measured before' },
+  taught: { label: 'Taught' },
+  note: { label: 'Note' },
+  shapeKind: { label: 'Shape inside' },
+  lengthMm: { label: 'Length' },
+  widthMm: { label: 'Width' },
+  diameterMm: { label: 'Diameter', hint: 'At the brim' },
+  floorDiameterMm: { label: 'Diameter of the floor' },
+  depthMm: { label: 'Depth' },
+  draftDeg: { label: 'Walls lean out by' },
+  cornerMm: { label: 'Round corners' },
+  points: { label: 'Profile', hint: 'Height and half the width, from the floor up: 0 20; 12 24; 30 30' },
+  steps: { label: 'Water steps', hint: 'mL in all and the height in mm after each: 20 6; 40 11; 60 15' },
+  levels: { label: 'Model' },
+} satisfies Record<string, FieldWords>;

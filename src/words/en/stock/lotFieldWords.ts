@@ -1,0 +1,13 @@
+import type { FieldWords } from '../records/fieldWords';
+
+/** What the fields of a lot are called. */
+export const LOT_FIELD_WORDS = {
+  number: { label: 'Lot number' },
+  boughtOn: { label: 'Bought' },
+  amount: { label: 'Amount' },
+  price: { label: 'Price' },
+  discountFraction: { label: 'Discount' },
+  bestBefore: { label: 'Best before' },
+  openedOn: { label: 'Opened' },
+  note: { label: 'Note' },
+} satisfies Record<string, FieldWords>;
