@@ -52,14 +52,23 @@ for (const [name, path] of [
   ['logbook', '/log'],
 ]) {
   const page = await browser.newPage();
-  /** @type {Promise<number>[]} */
+  /** @type {Promise<{ isWorker: boolean, size: number }>[]} */
   const sizes = [];
   page.on('response', (response) => {
-    if (response.url().endsWith('.js')) sizes.push(response.body().then((body) => gzipSync(body).length));
+    const url = response.url();
+    if (url.endsWith('.js'))
+      sizes.push(
+        response.body().then((body) => ({ isWorker: url.includes('.worker-'), size: gzipSync(body).length })),
+      );
   });
   await page.goto(server.base + path, { waitUntil: 'networkidle' });
-  const bytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
-  console.log(`  ${name.padEnd(16)} ${(bytes / 1000).toFixed(1).padStart(6)} kB`);
+  const loaded = await Promise.all(sizes);
+  const kilobytes = (/** @type {boolean} */ ofWorkers) =>
+    (loaded.reduce((sum, { isWorker, size }) => sum + (isWorker === ofWorkers ? size : 0), 0) / 1000).toFixed(
+      1,
+    );
+  const workers = loaded.some(({ isWorker }) => isWorker) ? `, and ${kilobytes(true)} kB for its worker` : '';
+  console.log(`  ${name.padEnd(16)} ${kilobytes(false).padStart(6)} kB${workers}`);
   await page.close();
 }
 await typing();

@@ -1,5 +1,6 @@
 import type Database from 'better-sqlite3';
-import { type HouseRules, houseRulesSchema, USUAL_HOUSE_RULES } from '../core/houseRules/houseRules';
+import { type HouseRules, USUAL_HOUSE_RULES } from '../core/houseRules/houseRules';
+import { houseRulesSchema } from '../core/houseRules/houseRulesSchema';
 import { itemOf, recordReader } from './readRecord';
 import type { Stored } from './records';
 import { withDefaults } from './upcasters/fields';

@@ -1,6 +1,7 @@
 import type Database from 'better-sqlite3';
 import { withIds } from '../core/plan/ids';
-import { type Plan, planSchema } from '../core/plan/plan';
+import type { Plan } from '../core/plan/plan';
+import { planSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { ok } from '../core/result';
 import { draftFrom1, type Plan1 } from '../formats/planFile1';

@@ -1,4 +1,5 @@
-import { type PlanFile, planFileSchema } from '../core/plan/plan';
+import type { PlanFile } from '../core/plan/plan';
+import { planFileSchema } from '../core/plan/planSchema';
 import { z } from '../core/zod';
 import { fromVersion1, planFileSchema1 } from './planFile1';
 

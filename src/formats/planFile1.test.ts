@@ -5,7 +5,7 @@ import { isClose } from '../../tests/support/planFiles';
 import { reviewPlan } from '../core/checks/review';
 import { barsPerCavity } from '../core/molds/bars';
 import { makeSheet } from '../core/plan/makeSheet';
-import { planFileSchema } from '../core/plan/plan';
+import { planFileSchema } from '../core/plan/planSchema';
 import { anyPlanFileSchema } from './planFile';
 
 const FOLDER = 'tests/fixtures/planFiles';

@@ -1,18 +1,9 @@
 import { barsPerCavity } from '../core/molds/bars';
-import { FILLING_FIELDS, PIECES_FIELDS } from '../core/plan/embed';
+import { FILLING_FIELDS, PIECES_FIELDS } from '../core/plan/embedSchema';
 import { type DraftEmbed, type DraftPlan, withIds } from '../core/plan/ids';
-import { localMoment, roomSchema } from '../core/plan/making';
-import {
-  checkNames,
-  DOSE_FIELDS,
-  doseMeaning,
-  FILE_FIELDS,
-  PLAN_FIELDS,
-  PLAN_FILE_VERSION,
-  type PlanFile,
-  POUR_FIELDS,
-  sameQuantity,
-} from '../core/plan/plan';
+import { localMoment, roomSchema } from '../core/plan/makingSchema';
+import { doseMeaning, PLAN_FILE_VERSION, type PlanFile, sameQuantity } from '../core/plan/plan';
+import { checkNames, DOSE_FIELDS, FILE_FIELDS, PLAN_FIELDS, POUR_FIELDS } from '../core/plan/planSchema';
 import type { Quantity } from '../core/units/quantity';
 import { writeQuantity } from '../core/units/writeQuantity';
 import { z } from '../core/zod';

@@ -1,4 +1,4 @@
-import { planFileSchema } from '../core/plan/plan';
+import { planFileSchema } from '../core/plan/planSchema';
 import { z } from '../core/zod';
 import { planFileSchema1 } from './planFile1';
 

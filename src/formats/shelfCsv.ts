@@ -1,6 +1,6 @@
 import { MATERIAL_KINDS, type Material } from '../core/materials/material';
 import type { Lot } from '../core/stock/lot';
-import { KIND_NAMES } from '../words/en/materials/names';
+import { KIND_NAMES } from '../words/en/materials/kindNames';
 import { type CsvStyle, type CsvTable, writeCsv } from './csv';
 import { choiceField } from './records/fieldText';
 import { LOT_FIELDS, readLot, writeLot } from './records/lotText';

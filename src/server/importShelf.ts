@@ -1,5 +1,5 @@
 import { blendFaults } from '../core/materials/blend';
-import { materialSchema } from '../core/materials/material';
+import { materialSchema } from '../core/materials/materialSchema';
 import { lotSchema } from '../core/stock/lot';
 import { z } from '../core/zod';
 import { CSV_LIMITS } from '../formats/csv';

@@ -9,8 +9,8 @@ import {
   PLAN_FILE_VERSION,
   type Plan,
   type PlanFile,
-  planFileSchema,
 } from '../core/plan/plan';
+import { planFileSchema } from '../core/plan/planSchema';
 import type { Sheet } from '../core/plan/sheet';
 import { invalidField, invalidFields } from './problem';
 import type { Workshop } from './workshop';

@@ -1,9 +1,11 @@
 import { accessSync, constants } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type Database from 'better-sqlite3';
-import { type Material, materialSchema } from '../core/materials/material';
+import type { Material } from '../core/materials/material';
+import { materialSchema } from '../core/materials/materialSchema';
 import { barsPerCavity } from '../core/molds/bars';
-import { type Mold, moldSchema } from '../core/molds/mold';
+import type { Mold } from '../core/molds/mold';
+import { moldSchema } from '../core/molds/moldSchema';
 import { openDatabase } from '../db/connection';
 import { houseRulesTable } from '../db/houseRules';
 import { lotTable } from '../db/lots';

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import test from 'node:test';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { planFileSchema } from '../../src/core/plan/plan';
+import { planFileSchema } from '../../src/core/plan/planSchema';
 import { PLAN_FILE_VERSIONS, planJsonSchema } from '../../src/formats/planJsonSchema';
 import { additive, fragrance, planFile } from '../support/planFiles';
 

@@ -1,4 +1,4 @@
-import { wettingSchema } from '../plan/plan';
+import { wettingSchema } from '../plan/planSchema';
 import { z } from '../zod';
 
 /** A change to a plan that a finding offers. Pours and doses are named by their places in the plan as it was checked. */

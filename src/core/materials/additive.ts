@@ -1,5 +1,5 @@
-import { z } from '../zod';
-import { density, dosed, unknownOr } from './fields';
+import type { z } from '../zod';
+import type { additiveSchema } from './additiveSchema';
 
 export const ADDITIVE_ROLES = [
   'grit',
@@ -14,15 +14,6 @@ export const ADDITIVE_ROLES = [
   'stabiliser',
   'other',
 ] as const;
-
-export const additiveSchema = z.strictObject({
-  ...dosed,
-  kind: z.literal('additive'),
-  role: z.enum(ADDITIVE_ROLES),
-  /** Largest grain of a grit, mm. */
-  grainMm: unknownOr(z.number().min(0.001).max(20)),
-  bulkDensityGPerMl: density,
-});
 
 export type Additive = z.infer<typeof additiveSchema>;
 

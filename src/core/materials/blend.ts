@@ -1,18 +1,7 @@
-import { z } from '../zod';
-import { common, materialId, type SKIN_RELEASES } from './fields';
+import type { z } from '../zod';
+import type { blendSchema } from './blendSchema';
+import type { SKIN_RELEASES } from './fields';
 import type { Allergen, Fragrance } from './fragrance';
-import { readingSchema } from './reading';
-
-/** Fragrances in parts by weight. A member may be a blend of fragrances itself; no deeper. */
-export const blendSchema = z.strictObject({
-  ...common,
-  kind: z.literal('blend'),
-  members: z
-    .array(z.strictObject({ materialId, parts: z.number().min(0.001).max(10_000) }))
-    .min(1)
-    .max(12),
-  readings: z.array(readingSchema).max(200),
-});
 
 export type Blend = z.infer<typeof blendSchema>;
 
@@ -95,7 +84,9 @@ export function blendAsFragrance(blend: Blend, records: Records): Fragrance {
 }
 
 const over = (share: number, figure: number | null) => (figure === null ? null : share / figure);
+
 const inverse = (figure: number | null) => (figure === null ? null : 1 / figure);
+
 const times = (share: number, figure: number | null) => (figure === null ? null : share * figure);
 
 /** The sum over all members, or null when one of them is unknown. */

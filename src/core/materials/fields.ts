@@ -1,57 +1,10 @@
-import { z } from '../zod';
-import { readingSchema } from './reading';
+import type { z } from '../zod';
 
 /** `null` is a value of its own: nobody has told us. It is never read as zero. */
 export const unknownOr = <Schema extends z.ZodType>(schema: Schema) => schema.nullable();
-
-export const fraction = z.number().min(0).max(1);
-export const density = unknownOr(z.number().min(0.05).max(5));
-export const temperatureC = unknownOr(z.number().min(20).max(120));
-/** A colour as a page writes it: # and six digits of sRGB. */
-export const hexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'colour-digits');
-export const materialId = z.string().min(1).max(64);
-
-/** A name in a list; a semicolon parts lists in files. */
-export const nameText = (longest: number) =>
-  z
-    .string()
-    .trim()
-    .min(1)
-    .max(longest)
-    .regex(/^[^;]*$/, 'no-semicolon');
 
 /** Where a material comes from, as far as somebody may not bear it or not want it. */
 export const ORIGINS = ['nut', 'soy', 'milk', 'cereal', 'bee', 'animal'] as const;
 
 /** Whether a supplier releases a material for products that touch skin. */
 export const SKIN_RELEASES = ['released', 'not-released', 'candle-only', 'unknown'] as const;
-
-/** What every record of the shelf has. */
-export const common = {
-  id: materialId,
-  name: nameText(80),
-  note: z.string().max(2000),
-  /** Ingredient names in the order of the pack. */
-  inci: unknownOr(z.array(nameText(120)).max(80)),
-  /** An empty list says that none of these is in it. */
-  origins: unknownOr(z.array(z.enum(ORIGINS)).max(ORIGINS.length)),
-  /** Stock at which more should be bought: grams, or pieces of what is counted. */
-  lowStock: unknownOr(z.number().min(0).max(1e6)),
-  /** Put away: kept for the records, not offered any more. */
-  archived: z.boolean(),
-};
-
-/** What everything has that is dosed into a base. */
-export const dosed = {
-  ...common,
-  /** Of the material itself: what it displaces in the jug, and what a volume of it weighs. */
-  densityGPerMl: density,
-  skin: z.enum(SKIN_RELEASES),
-  /** The supplier's or safety limit, as a fraction of the finished product. */
-  maxOfProduct: unknownOr(fraction),
-  /** The range in which it does its work, as fractions of the base's weight. */
-  usualLeastOfBase: unknownOr(fraction),
-  usualMostOfBase: unknownOr(fraction),
-  /** What was weighed of this very bottle, spoon or block; the newest last. */
-  readings: z.array(readingSchema).max(200),
-};

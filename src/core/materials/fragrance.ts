@@ -1,22 +1,8 @@
-import { z } from '../zod';
-import { dosed, fraction, nameText, unknownOr } from './fields';
+import type { z } from '../zod';
+import type { allergenSchema, fragranceSchema } from './fragranceSchema';
 
 export const FRAGRANCE_KINDS = ['fragrance-oil', 'essential-oil'] as const;
 
-/** A named allergen and its share of the material's weight. */
-export const allergenSchema = z.strictObject({
-  name: nameText(80),
-  ofMaterial: fraction,
-});
-
-export const fragranceSchema = z.strictObject({
-  ...dosed,
-  kind: z.literal('fragrance'),
-  fragranceKind: z.enum(FRAGRANCE_KINDS),
-  /** Vanillin browns the soap; zero says that none is in it. */
-  vanillinOfMaterial: unknownOr(fraction),
-  allergens: unknownOr(z.array(allergenSchema).max(100)),
-});
-
 export type Allergen = z.infer<typeof allergenSchema>;
+
 export type Fragrance = z.infer<typeof fragranceSchema>;

@@ -1,16 +1,4 @@
-import { z } from '../zod';
-import { common } from './fields';
-
-const { id, name, note, lowStock, archived } = common;
-
-/** Wrap, boxes, labels: counted in pieces. */
-export const packagingSchema = z.strictObject({
-  id,
-  name,
-  note,
-  lowStock,
-  archived,
-  kind: z.literal('packaging'),
-});
+import type { z } from '../zod';
+import type { packagingSchema } from './packagingSchema';
 
 export type Packaging = z.infer<typeof packagingSchema>;

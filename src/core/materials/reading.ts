@@ -1,16 +1,10 @@
-import { z } from '../zod';
+import type { z } from '../zod';
+import type { readingSchema } from './readingSchema';
 
 /** What can be counted out onto the scale: drops of a bottle, millilitres of a levelled spoon, colour blocks. */
 export const READING_KINDS = ['drops', 'spoon', 'blocks'] as const;
-export type ReadingKind = (typeof READING_KINDS)[number];
 
-/** One weighing of a known count; for a spoon, the count is its millilitres. */
-export const readingSchema = z.strictObject({
-  of: z.enum(READING_KINDS),
-  on: z.iso.date(),
-  count: z.number().min(0.01).max(10_000),
-  massG: z.number().min(0.001).max(100_000),
-});
+export type ReadingKind = (typeof READING_KINDS)[number];
 
 export type Reading = z.infer<typeof readingSchema>;
 

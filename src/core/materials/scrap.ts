@@ -1,12 +1,4 @@
-import { z } from '../zod';
-import { common, density, hexColour, unknownOr } from './fields';
-
-/** What is in the scrap jar: offcuts and leftover melt of one kind, by weight. */
-export const scrapSchema = z.strictObject({
-  ...common,
-  kind: z.literal('scrap'),
-  densityGPerMl: density,
-  colour: unknownOr(hexColour),
-});
+import type { z } from '../zod';
+import type { scrapSchema } from './scrapSchema';
 
 export type Scrap = z.infer<typeof scrapSchema>;

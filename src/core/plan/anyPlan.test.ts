@@ -10,8 +10,8 @@ import { untimed } from '../pourPlan/untimed';
 import { sectionOf } from '../section/section';
 import { meltsOf } from '../work/loads';
 import { tasksOf } from '../work/tasksOf';
-import { planFileSchema } from './plan';
-import { sheetSchema } from './sheet';
+import { planFileSchema } from './planSchema';
+import { sheetSchema } from './sheetSchema';
 
 const METRIC = { system: 'metric', locale: 'en' } as const;
 

@@ -16,7 +16,7 @@ import {
 import { howSaid } from '../../words/en/howSaid';
 import { blendAsFragrance, blendFaults, blendShares } from '../materials/blend';
 import { additionsBefore } from '../pours/additions';
-import { planFileSchema } from './plan';
+import { planFileSchema } from './planSchema';
 import { doseOf } from './sheet';
 
 const a = fragrance({ id: 'a', name: 'A', densityGPerMl: 0.9 });

@@ -21,7 +21,7 @@ import { reviewPlan } from '../checks/review';
 import { needOf } from '../stock/need';
 import type { DraftEmbed } from './ids';
 import { parsePieceSize, writePieceSize } from './pieceSize';
-import { planFileSchema } from './plan';
+import { planFileSchema } from './planSchema';
 import type { Sheet } from './sheet';
 
 const FIGURE = piece();

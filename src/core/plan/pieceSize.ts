@@ -1,24 +1,13 @@
-import { fail, ok, type Result } from '../result';
+import type { Result } from '../result';
+import { fail, ok } from '../result';
 import { parseNumber } from '../units/parseNumber';
 import { parseQuantity } from '../units/parseQuantity';
 import { writeFigure } from '../units/writeQuantity';
-import { z } from '../zod';
+import type { z } from '../zod';
+import type { pieceSizeSchema } from './pieceSizeSchema';
 
-const millimetres = z.number().min(0.5).max(500);
-
-/** How big one piece is that is set into a pour. */
-export const pieceSizeSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('mass'), massG: z.number().min(0.01).max(10_000) }),
-  z.strictObject({ by: z.literal('volume'), volumeMl: z.number().min(0.01).max(10_000) }),
-  /** The last is how high it stands. */
-  z.strictObject({
-    by: z.literal('box'),
-    lengthMm: millimetres,
-    widthMm: millimetres,
-    heightMm: millimetres,
-  }),
-  z.strictObject({ by: z.literal('ball'), diameterMm: millimetres }),
-]);
+/** The least and the most of each way to say the size of a piece. */
+export const PIECE_SIZE_LIMITS = { massG: [0.01, 10_000], volumeMl: [0.01, 10_000], mm: [0.5, 500] } as const;
 
 export type PieceSize = z.infer<typeof pieceSizeSchema>;
 
@@ -38,6 +27,7 @@ export function writePieceSize(size: PieceSize): string {
 
 /** Why a text is no size of a piece. */
 export type PieceSizeFault = { code: 'no-size'; found: string } | { code: 'out-of-range' };
+
 const MM_PER = { mm: 1, cm: 10, in: 25.4 } as const;
 
 /**
@@ -69,6 +59,20 @@ export function parsePieceSize(text: string): Result<PieceSize, PieceSizeFault> 
 }
 
 function checked(size: PieceSize): Result<PieceSize, PieceSizeFault> {
-  const read = pieceSizeSchema.safeParse(size);
-  return read.success ? ok(read.data) : fail({ code: 'out-of-range' });
+  const isWithin = (value: number, [least, most]: readonly [number, number]) =>
+    value >= least && value <= most;
+  const { massG, volumeMl, mm } = PIECE_SIZE_LIMITS;
+  const fits = ((): boolean => {
+    switch (size.by) {
+      case 'mass':
+        return isWithin(size.massG, massG);
+      case 'volume':
+        return isWithin(size.volumeMl, volumeMl);
+      case 'box':
+        return [size.lengthMm, size.widthMm, size.heightMm].every((side) => isWithin(side, mm));
+      case 'ball':
+        return isWithin(size.diameterMm, mm);
+    }
+  })();
+  return fits ? ok(size) : fail({ code: 'out-of-range' });
 }

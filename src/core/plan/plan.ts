@@ -1,130 +1,22 @@
-import { blendFaults } from '../materials/blend';
-import { isDoseable, type Material, materialSchema } from '../materials/material';
-import { type Mold, moldSchema } from '../molds/mold';
+import type { Material } from '../materials/material';
+import type { Mold } from '../molds/mold';
 import { parseQuantity } from '../units/parseQuantity';
-import { type Quantity, quantitySchema } from '../units/quantity';
-import { z } from '../zod';
-import { type EmbedSource, embedSchema, type MadePiece, madePieceSchema } from './embed';
-import { makingSchema, whenSchema } from './making';
-import { pourSizeSchema } from './pourSize';
-import { pourWaySchema } from './pourWay';
+import type { Quantity } from '../units/quantity';
+import type { z } from '../zod';
+import type { EmbedSource, MadePiece } from './embed';
+import type { doseSchema, planFileSchema, planSchema, pourSchema, wettingSchema } from './planSchema';
 
 export const USES = ['body', 'hands', 'face', 'hair', 'head-to-toe', 'gift', 'embeds'] as const;
 
-/** What a powder is wetted in: so many times its own weight of a dispersant. */
-export const wettingSchema = z.strictObject({
-  dispersantId: z.string().min(1).max(64),
-  times: z.number().min(0.05).max(20),
-});
-
-const id = z.string().min(1).max(64);
-
-/** What a dose says, in any version of the file. */
-export const DOSE_FIELDS = {
-  materialId: id,
-  text: z.string().max(200),
-  means: quantitySchema.nullable(),
-  /** Left out when the material goes in as it is. */
-  wetIn: wettingSchema.optional(),
-};
-
-/**
- * A dose as it was typed, beside what it means. What it means is what counts; it is null while the text could not be read.
- */
-export const doseSchema = z.strictObject({
-  /** Stays the same while the plan is edited. */
-  id,
-  ...DOSE_FIELDS,
-  /** Of a pour that goes on in a jug: the dose is what its pour then holds, not what is added before it. */
-  counts: z.literal('content').optional(),
-});
-
-/** What a pour says besides its doses and what is set into it, in any version of the file. */
-export const POUR_FIELDS = {
-  baseId: id,
-  size: pourSizeSchema,
-  /** Left out when it is poured level, all at once, from a jug of its own. */
-  way: pourWaySchema.optional(),
-  /** Left out when its moment and its heat are left to the pour plan. */
-  when: whenSchema.optional(),
-};
-
-export const pourSchema = z.strictObject({
-  /** Stays the same while the plan is edited. */
-  id,
-  ...POUR_FIELDS,
-  doses: z.array(doseSchema).max(60),
-  /** What is set into it; left out when nothing is. */
-  embeds: z.array(embedSchema).min(1).max(20).optional(),
-});
-
-/** What a plan says besides its pours, in any version of the file. */
-export const PLAN_FIELDS = {
-  name: z.string().trim().min(1).max(120),
-  use: z.enum(USES),
-  moldId: id,
-  /** How full each cavity is poured, as a fraction of its capacity. */
-  fillFraction: z.number().min(0.05).max(1),
-  /** The share of what is in the jug that stays on its walls. */
-  jugLossFraction: z.number().min(0).max(0.5),
-  note: z.string().max(4000),
-};
-
-/** What the crafter decides. Pours are in the order they are poured; A is the first. */
-export const planSchema = z
-  .strictObject({
-    ...PLAN_FIELDS,
-    /** Bars, where the mold is sliced. */
-    pieces: z.int().min(1).max(10_000_000),
-    pours: z.array(pourSchema).min(1).max(26),
-    /** Where and when it is made; left out in an ordinary room, at any time. */
-    making: makingSchema.optional(),
-  })
-  .superRefine(({ pours }, context) => {
-    const seen = new Set<string>();
-    const look = (each: { id: string }, path: (string | number)[]) => {
-      if (seen.has(each.id))
-        context.addIssue({
-          code: 'custom',
-          path: [...path, 'id'],
-          message: 'id-twice',
-          params: { id: each.id },
-        });
-      seen.add(each.id);
-    };
-    pours.forEach((pour, place) => {
-      look(pour, ['pours', place]);
-      pour.doses.forEach((dose, index) => {
-        look(dose, ['pours', place, 'doses', index]);
-      });
-      pour.embeds?.forEach((embed, index) => {
-        look(embed, ['pours', place, 'embeds', index]);
-      });
-    });
-  });
-
 export const PLAN_FILE_FORMAT = 'idle-tallow/plan';
+
 export const PLAN_FILE_VERSION = 2;
 
 /** More than any plan can name: 26 pours of 60 doses, each a blend of blends. */
-const MOST_MATERIALS = 200_000;
-
-/** What a file brings along besides its plan, in any version. */
-export const FILE_FIELDS = {
-  format: z.literal(PLAN_FILE_FORMAT),
-  mold: moldSchema,
-  materials: z.array(materialSchema).min(1).max(MOST_MATERIALS),
-  /** The pieces of other plans that are set into this one. */
-  made: z.array(madePieceSchema).max(100).optional(),
-};
-
-/** A plan with the mold and the materials it names: all that is needed to make its sheet anywhere. */
-export const planFileSchema = z
-  .strictObject({ ...FILE_FIELDS, version: z.literal(PLAN_FILE_VERSION), plan: planSchema })
-  .superRefine(checkNames);
+export const MOST_MATERIALS = 200_000;
 
 /** As much of a file of any version as tells whether what is named is there. */
-interface NamingFile {
+export interface NamingFile {
   plan: {
     moldId: string;
     pours: {
@@ -138,56 +30,19 @@ interface NamingFile {
   made?: MadePiece[] | undefined;
 }
 
-/** Everything that a plan names must be in its file, and be what it is named as. */
-export function checkNames(file: NamingFile, context: z.RefinementCtx): void {
-  const issue = (path: (string | number)[], message: string, id?: string) =>
-    context.addIssue({ code: 'custom', path, message, params: { id } });
-  if (file.mold.id !== file.plan.moldId) {
-    issue(['plan', 'moldId'], 'another-mold', file.plan.moldId);
-  }
-  const byId = new Map(file.materials.map((material) => [material.id, material]));
-  if (byId.size !== file.materials.length) issue(['materials'], 'materials-twice');
-  file.materials.forEach((material, index) => {
-    if (material.kind !== 'blend') return;
-    for (const { memberIndex, why } of blendFaults(material, byId))
-      issue(['materials', index, 'members', memberIndex, 'materialId'], `blend-member-${why}`);
-  });
-  file.plan.pours.forEach((pour, pourIndex) => {
-    const path = ['plan', 'pours', pourIndex];
-    if (byId.get(pour.baseId)?.kind !== 'base') {
-      issue([...path, 'baseId'], 'no-such-base', pour.baseId);
-    }
-    pour.embeds?.forEach(({ from }, embedIndex) => {
-      const at = [...path, 'embeds', embedIndex, 'from'];
-      if (from.is === 'plan') {
-        if (!file.made?.some(({ planId }) => planId === from.planId))
-          issue([...at, 'planId'], 'no-such-made-piece', from.planId);
-      } else {
-        const kind = byId.get(from.materialId)?.kind;
-        if (kind !== 'scrap' && kind !== 'piece')
-          issue([...at, 'materialId'], 'no-such-piece', from.materialId);
-      }
-    });
-    pour.doses.forEach((dose, doseIndex) => {
-      const at = [...path, 'doses', doseIndex];
-      const material = byId.get(dose.materialId);
-      if (material === undefined || !isDoseable(material)) {
-        issue([...at, 'materialId'], 'no-such-dose', dose.materialId);
-      }
-      if (dose.wetIn && byId.get(dose.wetIn.dispersantId)?.kind !== 'dispersant') {
-        issue([...at, 'wetIn', 'dispersantId'], 'no-such-dispersant', dose.wetIn.dispersantId);
-      }
-    });
-  });
-}
-
 export type Use = (typeof USES)[number];
+
 export type Wetting = z.infer<typeof wettingSchema>;
+
 export type Dose = z.infer<typeof doseSchema>;
+
 /** What has no id yet. */
 export type Draft<Item extends { id: string }> = Omit<Item, 'id'>;
+
 export type Pour = z.infer<typeof pourSchema>;
+
 export type Plan = z.infer<typeof planSchema>;
+
 export type PlanFile = z.infer<typeof planFileSchema>;
 
 /** What a dose's text means, or null when it cannot be read. */
@@ -263,6 +118,7 @@ export function pourLetter(pourIndex: number): string {
 
 /** A text holds so many digits of what it means. */
 const READS_ALIKE = 1e-5;
+
 /** Last digits may differ between writers of numbers; what is measured does not. */
 const SAME_WITHIN = 1e-9;
 

@@ -1,28 +1,21 @@
-import { fail, ok, type Result } from '../result';
+import type { Result } from '../result';
+import { fail, ok } from '../result';
 import { G_PER_OZ } from '../units/factors';
 import { parseNumber } from '../units/parseNumber';
-import { parseQuantity, type QuantityFault } from '../units/parseQuantity';
+import type { QuantityFault } from '../units/parseQuantity';
+import { parseQuantity } from '../units/parseQuantity';
 import type { UnitSystem } from '../units/showQuantity';
 import { writeFigure } from '../units/writeQuantity';
-import { z } from '../zod';
+import type { z } from '../zod';
+import type { pourSizeSchema } from './pourSizeSchema';
 
-const millimetres = z.number().min(0.1).max(2000);
-
-/** How big a pour is, in any of the ways of the trade. */
-export const pourSizeSchema = z.discriminatedUnion('by', [
-  /** So many parts of what the other ways leave of the fill. */
-  z.strictObject({ by: z.literal('parts'), parts: z.number().min(0.001).max(10_000) }),
-  /** A weight over all cavities together, base and additions. */
-  z.strictObject({ by: z.literal('mass'), massG: z.number().min(0.01).max(1e6) }),
-  z.strictObject({ by: z.literal('thickness'), thicknessMm: millimetres }),
-  /** Up to a height above the floor. */
-  z.strictObject({ by: z.literal('height'), heightMm: millimetres }),
-  z.strictObject({ by: z.literal('fill'), fractionOfFill: z.number().min(0.001).max(1) }),
-  /** Until its surface in a round bottom is a disc of this diameter. */
-  z.strictObject({ by: z.literal('disc'), diameterMm: millimetres }),
-  /** Everything that is left of the fill. */
-  z.strictObject({ by: z.literal('rest') }),
-]);
+/** The least and the most of each way to say a size. */
+export const POUR_SIZE_LIMITS = {
+  parts: [0.001, 10_000],
+  massG: [0.01, 1e6],
+  mm: [0.1, 2000],
+  ofFill: [0.001, 1],
+} as const;
 
 export type PourSize = z.infer<typeof pourSizeSchema>;
 
@@ -106,6 +99,26 @@ function lengthMm(value: number, unit: string): number | null {
 }
 
 function checked(size: PourSize): Result<PourSize, PourSizeFault> {
-  const read = pourSizeSchema.safeParse(size);
-  return read.success ? ok(read.data) : fail({ code: 'out-of-range' });
+  const { parts, massG, mm, ofFill } = POUR_SIZE_LIMITS;
+  const isWithin = (value: number, [least, most]: readonly [number, number]) =>
+    value >= least && value <= most;
+  const fits = ((): boolean => {
+    switch (size.by) {
+      case 'parts':
+        return isWithin(size.parts, parts);
+      case 'mass':
+        return isWithin(size.massG, massG);
+      case 'thickness':
+        return isWithin(size.thicknessMm, mm);
+      case 'height':
+        return isWithin(size.heightMm, mm);
+      case 'fill':
+        return isWithin(size.fractionOfFill, ofFill);
+      case 'disc':
+        return isWithin(size.diameterMm, mm);
+      case 'rest':
+        return true;
+    }
+  })();
+  return fits ? ok(size) : fail({ code: 'out-of-range' });
 }

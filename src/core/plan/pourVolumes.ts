@@ -1,12 +1,17 @@
 import { fillsFor } from '../molds/bars';
-import { type Surface, surfaceOf } from '../molds/lean';
+import type { Surface } from '../molds/lean';
+import { surfaceOf } from '../molds/lean';
 import type { Mold } from '../molds/mold';
 import { whereGrowing } from '../molds/shape';
-import { z } from '../zod';
-import { type Cavity, cavityOf, remembering } from './cavity';
-import { displacedMl, type PlacedEmbed } from './displaced';
+import type { z } from '../zod';
+import type { Cavity } from './cavity';
+import { cavityOf, remembering } from './cavity';
+import type { PlacedEmbed } from './displaced';
+import { displacedMl } from './displaced';
 import type { Plan, Pour } from './plan';
-import { isShared, type PourSize } from './pourSize';
+import type { PourSize } from './pourSize';
+import { isShared } from './pourSize';
+import type { sizeFaultSchema } from './pourVolumesSchema';
 import type { RecipePour } from './recipe';
 import { pourSums } from './solvePour';
 
@@ -21,15 +26,6 @@ export const SIZE_FAULTS = [
   'spills',
   'embeds-outgrow',
 ] as const;
-
-/** What is wrong with the sizes of a plan's pours; one of the whole bar has no pour. */
-export const sizeFaultSchema = z.strictObject({
-  code: z.enum(SIZE_FAULTS),
-  pourIndex: z.int().nonnegative().nullable(),
-  /** By how much: mL in one cavity, and mm where the shape is known. */
-  offMl: z.number(),
-  offMm: z.number().nullable(),
-});
 
 export type SizeFault = z.infer<typeof sizeFaultSchema>;
 
@@ -57,8 +53,11 @@ interface Slot {
 }
 
 const CLOSE_ML = 1e-7;
+
 const SETTLED_ML = 1e-6;
+
 const MOST_TURNS = 24;
+
 const BRIMFUL = 1e-12;
 
 /**

@@ -1,176 +1,20 @@
-import { baseSchema, heatOfBaseSchema } from '../materials/base';
-import { blendSchema } from '../materials/blend';
-import { hexColour } from '../materials/fields';
-import { dosedMaterialSchema } from '../materials/material';
-import { moldSchema } from '../molds/mold';
-import { z } from '../zod';
-import { makingSchema, whenSchema } from './making';
-import { USES } from './plan';
-import { pourSizeSchema } from './pourSize';
-import { sizeFaultSchema } from './pourVolumes';
-import { pourWaySchema } from './pourWay';
-import { ASSUMPTIONS, SAID_AS } from './recipe';
-import { RELATION_FAULTS } from './relations';
-
-const grams = z.number().nonnegative();
-const millilitres = z.number().nonnegative();
-const fraction = z.number().nonnegative();
-
-export const sheetLineSchema = z.strictObject({
-  /** Of the dose in the plan. */
-  doseId: z.string(),
-  /** Place of the dose in its pour of the plan. */
-  doseIndex: z.int().nonnegative(),
-  material: dosedMaterialSchema,
-  /** As it was typed. */
-  text: z.string(),
-  /** In this pour. */
-  massG: grams,
-  /** What goes into the jug before this pour; another figure where it goes on in the jug of the one before. */
-  addG: z.number(),
-  volumeMl: millilitres,
-  ofBase: fraction,
-  ofProduct: fraction,
-  /** In proportion to the base, as an amount, or in relation to another dose. */
-  saidAs: z.enum(SAID_AS),
-  /** A weight is exact; a spoon, a volume, a block or a drop is not. */
-  exact: z.boolean(),
-  assumed: z.array(z.enum(ASSUMPTIONS)),
-  /** Name of the blend that was dosed; its fragrances are weighed one by one. */
-  blend: z.string().nullable(),
-  /** It is what the dose is wetted in. */
-  wets: z.boolean(),
-  /** It leaves the hot base again: to be measured, but in no sum and no share. */
-  leaves: z.boolean(),
-  /** The dose is what its pour holds, or what is added to a jug that later pours go on in. */
-  counts: z.enum(['content', 'added']).default('content'),
-});
-
-/** A dose that came into the jug with an earlier pour, as far as it is in this one. */
-export const carriedLineSchema = sheetLineSchema.extend({ fromPourIndex: z.int().nonnegative() });
-
-/** What is set into a pour, for all cavities that are filled. */
-export const sheetEmbedSchema = z.strictObject({
-  /** Of what is set in, in the plan. */
-  embedId: z.string(),
-  /** Place in its pour of the plan. */
-  embedIndex: z.int().nonnegative(),
-  /** Of the plan, or of the material on the shelf. */
-  id: z.string(),
-  name: z.string(),
-  kind: z.enum(['plan', 'scrap', 'piece']),
-  /** How many go into each cavity; null for a filling. */
-  perPiece: z.int().positive().nullable(),
-  /** Of one. A filling has none. */
-  eachG: grams.nullable(),
-  eachMl: millilitres.nullable(),
-  massG: grams,
-  volumeMl: millilitres,
-  densityGPerMl: z.number().positive(),
-  densityAssumed: z.boolean(),
-  /** Share of the pour's room that a filling takes; null for pieces. */
-  ofRoom: fraction.nullable(),
-  /** How long one is the way it is looked at; null when only its weight or volume is known. */
-  widthMm: z.number().positive().nullable(),
-  isBall: z.boolean(),
-  colour: hexColour.nullable(),
-  /** What it is of; null where nobody knows. */
-  ofBase: heatOfBaseSchema.nullable().default(null),
-  /** Where it stands over the floor of the cavity; null where its height or the shape is not known. */
-  bottomMm: z.number().nullable(),
-  topMm: z.number().nullable(),
-});
-
-export const sheetPourSchema = z.strictObject({
-  /** Of the pour in the plan. */
-  id: z.string(),
-  letter: z.string(),
-  base: baseSchema,
-  baseG: grams,
-  /** Base melted before this pour: for all pours that go on in its jug; nothing where it goes on itself. */
-  meltG: grams,
-  baseDensityAssumed: z.boolean(),
-  additionsG: grams,
-  additionsOfBase: fraction,
-  /** Base and additions in the jug, with what will stay on its walls. */
-  jugG: grams,
-  jugVolumeMl: millilitres,
-  intoMoldG: grams,
-  intoMoldMl: millilitres,
-  /** What is set into it takes up so much of its room, for all cavities. */
-  displacedMl: millilitres,
-  /** Where it lies over the middle of the cavity's floor; null where the mold's shape is not known. */
-  fromMm: z.number().nonnegative().nullable(),
-  toMm: z.number().nonnegative().nullable(),
-  /** Height of its surface's plane over the middle; a wedge may not reach the middle. */
-  surfaceMm: z.number().nullable(),
-  way: pourWaySchema,
-  embeds: z.array(sheetEmbedSchema),
-  /** Names of what is set into it and has no size: in no weight. */
-  embedsUnsized: z.array(z.string()),
-  /** Those of them whose plan is set into itself. */
-  embedsCircular: z.array(z.string()).default([]),
-  /** How its size was said. */
-  size: pourSizeSchema,
-  when: whenSchema,
-  lines: z.array(sheetLineSchema),
-  /** What is still in its jug of the doses of earlier pours. */
-  carried: z.array(carriedLineSchema).default([]),
-  /** Doses whose text would be read otherwise now than when they were typed. */
-  readOtherwise: z
-    .array(z.strictObject({ doseIndex: z.int().nonnegative(), name: z.string(), text: z.string() }))
-    .default([]),
-  unreadable: z.array(
-    z.strictObject({
-      doseIndex: z.int().nonnegative(),
-      material: z.discriminatedUnion('kind', [...dosedMaterialSchema.options, blendSchema]),
-      text: z.string(),
-      why: z.enum(['text', ...RELATION_FAULTS]),
-    }),
-  ),
-});
-
-/** Every computed weight and yield of a plan, with the facts it was computed from. */
-export const sheetSchema = z.strictObject({
-  version: z.literal(1),
-  planName: z.string(),
-  use: z.enum(USES),
-  note: z.string(),
-  mold: moldSchema,
-  /** Asked for: bars, where the mold is sliced. */
-  pieces: z.int().positive(),
-  /** Cavities that are filled, over all rounds. */
-  fills: z.int().positive(),
-  /** What they give: at least what is asked for. */
-  piecesMade: z.int().positive(),
-  fillFraction: fraction,
-  jugLossFraction: fraction,
-  making: makingSchema,
-  pours: z.array(sheetPourSchema).min(1),
-  sizeFaults: z.array(sizeFaultSchema),
-  totals: z.strictObject({
-    baseG: grams,
-    additionsG: grams,
-    jugG: grams,
-    leftInJugG: grams,
-    intoMoldG: grams,
-    intoMoldMl: millilitres,
-    /** What is set into the pours. */
-    embedsG: grams,
-    /** Pours that are cut off again. */
-    trimmedG: grams,
-    /** Of what comes out of one cavity, without what is cut off, with what is set in; and of one piece of it. */
-    fillG: grams,
-    pieceG: grams,
-    /** How often the molds are filled. */
-    rounds: z.int().positive(),
-  }),
-});
+import type { z } from '../zod';
+import type {
+  carriedLineSchema,
+  sheetEmbedSchema,
+  sheetLineSchema,
+  sheetPourSchema,
+  sheetSchema,
+} from './sheetSchema';
 
 export type SheetLine = z.infer<typeof sheetLineSchema>;
+
 export type CarriedSheetLine = z.infer<typeof carriedLineSchema>;
+
 export type SheetEmbed = z.infer<typeof sheetEmbedSchema>;
+
 export type SheetPour = z.infer<typeof sheetPourSchema>;
+
 export type Sheet = z.infer<typeof sheetSchema>;
 
 /** What the lines of one dose come to, its dispersant apart. */

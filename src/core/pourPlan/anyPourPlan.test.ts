@@ -5,9 +5,11 @@ import { BOX, base, fragrance, mold, planFile } from '../../../tests/support/pla
 import { describeFinding } from '../../words/en/findings/describeFinding';
 import { taskRows } from '../../words/en/work/taskRows';
 import { heatFindings } from '../checks/heat/heatReview';
-import { houseRulesSchema, USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { houseRulesSchema } from '../houseRules/houseRulesSchema';
 import { makeSheet } from '../plan/makeSheet';
-import { type PlanFile, planFileSchema } from '../plan/plan';
+import type { PlanFile } from '../plan/plan';
+import { planFileSchema } from '../plan/planSchema';
 import { makePourPlan } from './makePourPlan';
 import { pourPlanSchema } from './pourPlan';
 

@@ -1,5 +1,5 @@
 import { BONDS } from '../heat/bond';
-import { roomSchema } from '../plan/making';
+import { roomSchema } from '../plan/makingSchema';
 import { z } from '../zod';
 import { rangeSchema } from './range';
 import { scheduledTaskSchema } from './scheduledTask';

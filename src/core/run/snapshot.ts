@@ -1,7 +1,9 @@
 import { findingSchema } from '../checks/findingSchema';
-import { type HouseRules, houseRulesSchema } from '../houseRules/houseRules';
+import type { HouseRules } from '../houseRules/houseRules';
+import { houseRulesSchema } from '../houseRules/houseRulesSchema';
 import type { DosedMaterial } from '../materials/material';
-import { type Sheet, sheetSchema } from '../plan/sheet';
+import type { Sheet } from '../plan/sheet';
+import { sheetSchema } from '../plan/sheetSchema';
 import { scheduledTaskSchema } from '../pourPlan/scheduledTask';
 import { z } from '../zod';
 

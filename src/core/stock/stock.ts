@@ -1,4 +1,5 @@
-import { z } from '../zod';
+import type { z } from '../zod';
+import type { stockEntrySchema } from './stockSchema';
 
 /** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */
 export const ENTRY_KINDS = ['bought', 'used', 'correction', 'count'] as const;
@@ -6,19 +7,8 @@ export const ENTRY_KINDS = ['bought', 'used', 'correction', 'count'] as const;
 /** What an entry may belong to. */
 export const ENTRY_OWNERS = ['run', 'order', 'count'] as const;
 
-export const stockEntrySchema = z.strictObject({
-  id: z.string(),
-  lotId: z.string(),
-  at: z.iso.datetime(),
-  kind: z.enum(ENTRY_KINDS),
-  /** Grams or pieces that came; below zero, that went. */
-  change: z.number(),
-  /** What changed it; null for what was entered by hand. */
-  owner: z.strictObject({ kind: z.enum(ENTRY_OWNERS), id: z.string() }).nullable(),
-  note: z.string().max(2000),
-});
-
 export type StockEntry = z.infer<typeof stockEntrySchema>;
+
 export type EntryOwner = NonNullable<StockEntry['owner']>;
 
 /** What is left of a lot. Amounts in grams, or pieces of what is counted. */

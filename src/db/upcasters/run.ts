@@ -1,5 +1,6 @@
 import type { HouseRules } from '../../core/houseRules/houseRules';
-import { type Sheet, sheetSchema } from '../../core/plan/sheet';
+import type { Sheet } from '../../core/plan/sheet';
+import { sheetSchema } from '../../core/plan/sheetSchema';
 import type { ScheduledTask } from '../../core/pourPlan/scheduledTask';
 import { untimed } from '../../core/pourPlan/untimed';
 import { layerGroups } from '../../core/pours/layers';

@@ -1,5 +1,5 @@
 import { barsPerCavity, pieceShare } from '../../core/molds/bars';
-import { moldSchema } from '../../core/molds/mold';
+import { moldSchema } from '../../core/molds/moldSchema';
 import { USUAL_MAKING } from '../../core/plan/making';
 import { each, isObject, type Json, withDefaults, withField } from './fields';
 import { completeMaterial } from './material';

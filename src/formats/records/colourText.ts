@@ -1,5 +1,6 @@
-import { type ColourMatch, matchSchema } from '../../core/materials/colorant';
-import { hexColour } from '../../core/materials/fields';
+import type { ColourMatch } from '../../core/materials/colorant';
+import { matchSchema } from '../../core/materials/colorantSchema';
+import { hexColour } from '../../core/materials/fieldsSchema';
 import { fail, ok } from '../../core/result';
 import { writeFigure } from '../../core/units/writeQuantity';
 import { FIELD_FAULTS } from '../../words/en/records/fieldFaults';

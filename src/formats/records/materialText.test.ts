@@ -7,7 +7,8 @@ import { BASE_KINDS, BASE_LOOKS, SET_SPEEDS, SWEAT_GRADES } from '../../core/mat
 import { COLORANT_FORMS } from '../../core/materials/colorant';
 import { ORIGINS, SKIN_RELEASES } from '../../core/materials/fields';
 import { FRAGRANCE_KINDS } from '../../core/materials/fragrance';
-import { MATERIAL_KINDS, type Material, materialSchema } from '../../core/materials/material';
+import { MATERIAL_KINDS, type Material } from '../../core/materials/material';
+import { materialSchema } from '../../core/materials/materialSchema';
 import { fieldsOf, MATERIAL_FIELDS } from './materialFields';
 import { firstTexts, readMaterial, writeMaterial } from './materialText';
 import { shelfNames } from './shelfNames';

@@ -1,9 +1,5 @@
-import {
-  type Material,
-  type MaterialKind,
-  type NewMaterial,
-  newMaterialSchema,
-} from '../../core/materials/material';
+import type { Material, MaterialKind, NewMaterial } from '../../core/materials/material';
+import { newMaterialSchema } from '../../core/materials/materialSchema';
 import type { Result } from '../../core/result';
 import type { TextContext } from './fieldText';
 import { fieldsOf, MATERIAL_FIELDS } from './materialFields';

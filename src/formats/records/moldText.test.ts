@@ -3,7 +3,8 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { isClose, mold } from '../../../tests/support/planFiles';
 import { densityFromCavity, measuredWays } from '../../core/molds/measure';
-import { MEASURED_BY, MOLD_MATERIALS, type Mold, moldSchema, type Shape } from '../../core/molds/mold';
+import { MEASURED_BY, MOLD_MATERIALS, type Mold, type Shape } from '../../core/molds/mold';
+import { moldSchema } from '../../core/molds/moldSchema';
 import { slicesOf } from '../../core/molds/slicing';
 import { fieldsOfShape, readMold, typedMold } from './moldText';
 

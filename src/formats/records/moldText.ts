@@ -1,11 +1,5 @@
-import {
-  type Measure,
-  type Mold,
-  moldSchema,
-  type NewMold,
-  newMoldSchema,
-  type Shape,
-} from '../../core/molds/mold';
+import type { Measure, Mold, NewMold, Shape } from '../../core/molds/mold';
+import { moldSchema, newMoldSchema } from '../../core/molds/moldSchema';
 import type { ProfilePoint } from '../../core/molds/solids/profile';
 import type { WaterStep } from '../../core/molds/solids/waterSteps';
 import { fail, ok, type Result } from '../../core/result';

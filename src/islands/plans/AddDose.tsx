@@ -5,7 +5,7 @@ import {
   MATERIAL_KINDS,
   type Material,
 } from '../../core/materials/material';
-import { KIND_NAMES } from '../../words/en/materials/names';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
 
 interface AddProps {
   materials: Material[];

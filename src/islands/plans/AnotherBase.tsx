@@ -1,100 +1,33 @@
 import { ChevronRight } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { compareFindings } from '../../core/checks/compareFindings';
-import type { CheckContext, Finding } from '../../core/checks/finding';
-import { reviewPlan } from '../../core/checks/review';
-import type { Plan, PlanFile } from '../../core/plan/plan';
-import type { Sheet } from '../../core/plan/sheet';
-import { type Showing, showMass } from '../../core/units/showQuantity';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { lazy, Suspense, useState } from 'react';
+import type { Props as TryProps } from './TryBase';
 
-interface Props {
-  file: PlanFile;
+const TryBase = lazy(() => import('./TryBase'));
+
+interface Props extends Omit<TryProps, 'baseId' | 'others'> {
   pourIndex: number;
-  sheet: Sheet | null;
-  findings: Finding[];
-  context: CheckContext;
-  showing: Showing;
-  onEdit(plan: Plan, about: string): void;
 }
 
-/** The plan with another base in its place: every finding that changes, before it is taken. */
-export function AnotherBase({ file, pourIndex, sheet, findings, context, showing, onEdit }: Props) {
-  const [chosen, setChosen] = useState('');
+/** Opens on the plan with another base in its place. */
+export function AnotherBase({ pourIndex, ...props }: Props) {
+  const [wasOpened, setWasOpened] = useState(false);
+  const { file } = props;
   const baseId = file.plan.pours[pourIndex]?.baseId;
   const others = file.materials.filter(
     ({ id, kind, archived }) => kind === 'base' && id !== baseId && !archived,
   );
-  const tried = useMemo(() => {
-    if (!others.some(({ id }) => id === chosen)) return null;
-    const plan = {
-      ...file.plan,
-      pours: file.plan.pours.map((pour) => (pour.baseId === baseId ? { ...pour, baseId: chosen } : pour)),
-    };
-    return { plan, ...reviewPlan({ ...file, plan }, context) };
-  }, [file, baseId, chosen, others, context]);
   if (others.length === 0) return null;
-  const changes = tried && compareFindings(findings, tried.findings);
-  const title = (finding: Finding) => describeFinding(finding, showing).title;
-
   return (
-    <details className="mt-1">
+    <details className="mt-1" onToggle={({ currentTarget }) => currentTarget.open && setWasOpened(true)}>
       <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
         <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
         Try another base
       </summary>
-      <select
-        className="select select-sm min-h-11 w-full"
-        aria-label="Another base"
-        value={tried ? chosen : ''}
-        onChange={({ target }) => setChosen(target.value)}
-      >
-        <option value="">Choose a base …</option>
-        {others.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-      {tried && changes && (
-        <div className="mt-2 text-xs" aria-live="polite">
-          {sheet && tried.sheet && (
-            <p>
-              Base {showMass(sheet.totals.baseG, showing)} → {showMass(tried.sheet.totals.baseG, showing)}, a
-              piece {showMass(sheet.totals.pieceG, showing)} → {showMass(tried.sheet.totals.pieceG, showing)}
-            </p>
-          )}
-          {changes.came.length + changes.gone.length + changes.changed.length === 0 && (
-            <p>No check says anything else.</p>
-          )}
-          <ul className="my-1 flex flex-col gap-1">
-            {changes.came.map((finding) => (
-              <li key={`came ${title(finding)}`}>
-                <strong>{WORDS[finding.severity]} more:</strong> {title(finding)}
-              </li>
-            ))}
-            {changes.changed.map(({ after }) => (
-              <li key={`changed ${title(after)}`}>
-                <strong>Now {WORDS[after.severity].toLowerCase()}:</strong> {title(after)}
-              </li>
-            ))}
-            {changes.gone.map((finding) => (
-              <li key={`gone ${title(finding)}`} className="quiet">
-                <strong>No more:</strong> {title(finding)}
-              </li>
-            ))}
-          </ul>
-          <button
-            type="button"
-            className="btn btn-secondary min-h-11"
-            onClick={() => onEdit(tried.plan, `base ${Date.now()}`)}
-          >
-            Use this base
-          </button>
-        </div>
+      {wasOpened && (
+        <Suspense fallback={<p className="quiet text-sm">One moment …</p>}>
+          <TryBase {...props} baseId={baseId} others={others} />
+        </Suspense>
       )}
     </details>
   );
 }
-
-const WORDS: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };

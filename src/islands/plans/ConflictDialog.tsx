@@ -2,7 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import type { Difference } from '../../core/plan/differences';
-import { type Plan, planSchema, pourLetter } from '../../core/plan/plan';
+import { type Plan, pourLetter } from '../../core/plan/plan';
+import { planSchema } from '../../core/plan/planSchema';
 import type { ApiProblem } from '../shared/api';
 
 interface Props {
@@ -16,7 +17,7 @@ interface Props {
 }
 
 /** The same plan was saved from another tab or by another person: nothing is lost, and the user decides. */
-export function ConflictDialog({
+export default function ConflictDialog({
   problem,
   mine,
   molds,

@@ -10,7 +10,7 @@ import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
-import { KIND_NAMES } from '../../words/en/materials/names';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { useStable } from '../shared/useStable';
 import { AddDose } from './AddDose';
 import { type DoseActions, DoseRow } from './DoseRow';

@@ -21,17 +21,18 @@ import { callApi } from '../shared/api';
 import { localNow } from '../shared/today';
 import { AnotherBase } from './AnotherBase';
 import { ChecksPanel } from './ChecksPanel';
-import { ConflictDialog } from './ConflictDialog';
 import { DoseGrid } from './DoseGrid';
 import { FixedDosesHint } from './FixedDosesHint';
+import { type Draft, useKeptDraft } from './keptDraft';
 import { PlanBar } from './PlanBar';
 import { planHistory, startHistory } from './planHistory';
 import { SectionPanel } from './SectionPanel';
 import { TotalsPanel } from './TotalsPanel';
-import { TurnRound } from './TurnRound';
-import { keptDraft, useAutosave } from './useAutosave';
+import { useAutosave } from './useAutosave';
+import { WorkBackwards } from './WorkBackwards';
 
 const PourPlanDetails = lazy(() => import('../pourPlan/PourPlanDetails'));
+const ConflictDialog = lazy(() => import('./ConflictDialog'));
 
 interface Props {
   stored: StoredPlan;
@@ -47,13 +48,24 @@ interface Props {
   showing: Showing;
 }
 
-/** Everything that one decision touches, in sight of it. */
+/** The plan as it is stored, or as it was left. */
 export default function PlanWorkspace(props: Props) {
-  const { stored, materials, made, stock, today, showing } = props;
+  const draft = useKeptDraft(props.stored);
+  if (draft === undefined)
+    return (
+      <p className="quiet p-6" role="status">
+        Laying out the plan …
+      </p>
+    );
+  return <Workspace {...props} draft={draft} />;
+}
+
+/** Everything that one decision touches, in sight of it. */
+function Workspace(props: Props & { draft: Draft | null }) {
+  const { stored, materials, made, stock, today, showing, draft } = props;
   // A jug or a mold may be taught here.
   const [molds, setMolds] = useState(props.molds);
   const [rules, setRules] = useState(props.rules);
-  const [draft] = useState(() => keptDraft(stored));
   const [history, dispatch] = useReducer(planHistory, stored.plan, (plan) =>
     draft ? planHistory(startHistory(plan), { do: 'replace', plan: draft.plan }) : startHistory(plan),
   );
@@ -157,7 +169,7 @@ export default function PlanWorkspace(props: Props) {
           </h2>
           <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
           <SectionPanel plan={plan} mold={file.mold} sheet={sheet} showing={showing} onEdit={edit} />
-          <TurnRound file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
+          <WorkBackwards file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
           <AnotherBase
             file={file}
             pourIndex={pour}
@@ -231,18 +243,20 @@ export default function PlanWorkspace(props: Props) {
         onWait={wait}
       />
       {state.is === 'conflict' && (
-        <ConflictDialog
-          problem={state.problem}
-          mine={plan}
-          molds={molds}
-          materials={materials}
-          onKeepMine={keepMine}
-          onTakeTheirs={(theirs, revision) => {
-            takeTheirs(theirs, revision);
-            dispatch({ do: 'replace', plan: theirs });
-          }}
-          onSaveCopy={saveCopy}
-        />
+        <Suspense>
+          <ConflictDialog
+            problem={state.problem}
+            mine={plan}
+            molds={molds}
+            materials={materials}
+            onKeepMine={keepMine}
+            onTakeTheirs={(theirs, revision) => {
+              takeTheirs(theirs, revision);
+              dispatch({ do: 'replace', plan: theirs });
+            }}
+            onSaveCopy={saveCopy}
+          />
+        </Suspense>
       )}
     </div>
   );

@@ -1,16 +1,12 @@
 import { RotateCw } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { Mold } from '../../core/molds/mold';
 import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { sectionAxis, sectionOf, sectionOfMold } from '../../core/section/section';
 import type { Showing } from '../../core/units/showQuantity';
-import { savePng, saveSvg } from '../section/download';
-import { Face } from '../section/Face';
 import { Section } from '../section/Section';
-import { Unmolded } from '../section/Unmolded';
-import { SizeOnDrawing } from './SizeOnDrawing';
 import { TintNote } from './TintNote';
 
 interface Props {
@@ -20,6 +16,10 @@ interface Props {
   showing: Showing;
   onEdit(plan: Plan, about: string): void;
 }
+
+const Face = lazy(() => import('../section/Face'));
+const SizeOnDrawing = lazy(() => import('./SizeOnDrawing'));
+const Unmolded = lazy(() => import('../section/Unmolded'));
 
 const VIEWS = { poured: 'As poured', unmolded: 'Unmolded', face: 'Face' } as const;
 type View = keyof typeof VIEWS;
@@ -40,10 +40,11 @@ export function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
   );
   const hasPours = section !== null && section.pours.length > 0;
   const shown = hasPours ? view : 'poured';
-  const keep = (how: (svg: SVGSVGElement, name: string) => unknown) => {
+  async function keep(kind: 'SVG' | 'PNG') {
     const svg = drawing.current?.querySelector('svg');
-    if (svg) void how(svg, `${plan.name} ${VIEWS[shown].toLowerCase()}`);
-  };
+    const { savePng, saveSvg } = await import('../section/download');
+    if (svg) void (kind === 'SVG' ? saveSvg : savePng)(svg, `${plan.name} ${VIEWS[shown].toLowerCase()}`);
+  }
   const move = (below: number, toMm: number) => {
     if (!sheet) return;
     const next = byGrams
@@ -68,23 +69,27 @@ export function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
             }}
           />
         )}
-        {shown === 'unmolded' && section && <Unmolded section={section} locale={locale} />}
-        {shown === 'face' && sheet && <Face sheet={sheet} />}
-        {typing && shown === 'poured' && (
-          <SizeOnDrawing
-            key={typing.below}
-            plan={plan}
-            pourIndex={typing.below}
-            system={showing.system}
-            topPx={typing.topPx}
-            onEdit={onEdit}
-            onDone={() => {
-              setTyping(null);
-              const sliders = drawing.current?.querySelectorAll<SVGGElement>('[role="slider"]');
-              sliders?.[Math.min(typing.below, sliders.length - 1)]?.focus();
-            }}
-          />
-        )}
+        <Suspense fallback={<p className="quiet text-sm">Drawing …</p>}>
+          {shown === 'unmolded' && section && <Unmolded section={section} locale={locale} />}
+          {shown === 'face' && sheet && <Face sheet={sheet} />}
+        </Suspense>
+        <Suspense>
+          {typing && shown === 'poured' && (
+            <SizeOnDrawing
+              key={typing.below}
+              plan={plan}
+              pourIndex={typing.below}
+              system={showing.system}
+              topPx={typing.topPx}
+              onEdit={onEdit}
+              onDone={() => {
+                setTyping(null);
+                const sliders = drawing.current?.querySelectorAll<SVGGElement>('[role="slider"]');
+                sliders?.[Math.min(typing.below, sliders.length - 1)]?.focus();
+              }}
+            />
+          )}
+        </Suspense>
       </div>
       {hasPours && (
         <div className="mt-1 flex flex-wrap items-center">
@@ -108,7 +113,7 @@ export function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
               type="button"
               className="btn btn-sm btn-ghost min-h-11 min-w-11 px-1 text-xs font-normal underline"
               aria-label={`Keep the drawing as ${kind}`}
-              onClick={() => keep(kind === 'SVG' ? saveSvg : savePng)}
+              onClick={() => void keep(kind)}
             >
               {kind}
             </button>

@@ -16,7 +16,7 @@ interface Props {
 }
 
 /** The size of the pour under a boundary, typed where the boundary is. Enter takes it, Escape leaves it. */
-export function SizeOnDrawing({ plan, pourIndex, system, topPx, onEdit, onDone }: Props) {
+export default function SizeOnDrawing({ plan, pourIndex, system, topPx, onEdit, onDone }: Props) {
   const size = plan.pours[pourIndex]?.size;
   const [text, setText] = useState(size ? writePourSize(size, system) : '');
   const read = parsePourSize(text);

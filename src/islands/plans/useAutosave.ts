@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { differences } from '../../core/plan/differences';
-import { type Plan, planSchema } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { type ApiProblem, callApi } from '../shared/api';
+import { draftKey } from './keptDraft';
 
 export type SaveState =
   | { is: 'saved' | 'unsaved' | 'saving' }
@@ -11,29 +11,6 @@ export type SaveState =
 
 const QUIET_MS = 500;
 const RETRY_MS = 4000;
-const draftKey = (id: string) => `tallow.draft.${id}`;
-
-/** A plan that could not be saved before the page was left, with the revision it was made from. */
-interface Draft {
-  plan: Plan;
-  revision: number;
-}
-
-/** What was not saved when the page was last left; null when there is nothing that differs from what is stored. */
-export function keptDraft(stored: StoredPlan): Draft | null {
-  try {
-    const kept = localStorage.getItem(draftKey(stored.id));
-    if (kept === null) return null;
-    const draft = JSON.parse(kept) as { plan: unknown; revision: unknown };
-    const plan = planSchema.parse(draft.plan);
-    return typeof draft.revision === 'number' && differences(plan, stored.plan).length > 0
-      ? { plan, revision: draft.revision }
-      : null;
-  } catch {
-    return null;
-  }
-}
-
 /**
  * Saves a plan soon after every change, one save at a time, and keeps what is not saved yet in the browser, so
  * that a reload, a crash or a server that is down loses nothing.

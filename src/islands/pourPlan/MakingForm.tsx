@@ -1,6 +1,7 @@
 import { dewPointC } from '../../core/heat/air';
 import type { HouseRules } from '../../core/houseRules/houseRules';
-import { localMoment, type Making, USUAL_MAKING } from '../../core/plan/making';
+import { type Making, USUAL_MAKING } from '../../core/plan/making';
+import { localMoment } from '../../core/plan/makingSchema';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
 import { showTemperature } from '../../core/units/showQuantity';
 import { FigureField } from '../shared/FigureField';

@@ -7,7 +7,7 @@ import { type SectionPour, sectionAxis, sectionOf } from '../../core/section/sec
 import { INK, Patterns, patternId } from './drawing';
 
 /** The face of the bar, looked at from above once it is out: discs, the rings round them, and halves that met. */
-export function Face({ sheet }: { sheet: Sheet }) {
+export default function Face({ sheet }: { sheet: Sheet }) {
   const id = useId();
   const { shape } = sheet.mold;
   const along = sectionAxis(sheet.mold);

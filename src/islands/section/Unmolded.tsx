@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** The bar as it stands once it is out and trimmed: what was poured first is its face, on top. */
-export function Unmolded({ section, locale }: Props) {
+export default function Unmolded({ section, locale }: Props) {
   const id = useId();
   const kept = section.pours.filter(({ trimmed }) => !trimmed);
   const { fromXMm, toXMm } = section;

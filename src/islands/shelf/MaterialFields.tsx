@@ -11,7 +11,7 @@ import {
   type MaterialField,
 } from '../../formats/records/materialFields';
 import type { RecordTexts } from '../../formats/records/recordText';
-import { KIND_NAMES } from '../../words/en/materials/names';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { options, SelectField } from '../shared/formFields';
 import { RecordTextField } from '../shared/RecordTextField';
 import { BlendSummary } from './BlendSummary';

@@ -4,7 +4,7 @@ import { MATERIAL_KINDS, type Material, type MaterialKind } from '../../core/mat
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
 import type { Showing } from '../../core/units/showQuantity';
-import { KIND_NAMES } from '../../words/en/materials/names';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { type StoredItem, useRecords } from '../shared/useRecords';
 import { ImportCsv } from './ImportCsv';
 import { Lots } from './Lots';

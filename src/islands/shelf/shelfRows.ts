@@ -1,13 +1,8 @@
 import type { Material } from '../../core/materials/material';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, leftOf } from '../../core/stock/stock';
-import {
-  FORM_NAMES,
-  FRAGRANCE_KIND_NAMES,
-  KIND_NAMES,
-  LOOK_NAMES,
-  ROLE_NAMES,
-} from '../../words/en/materials/names';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
+import { FORM_NAMES, FRAGRANCE_KIND_NAMES, LOOK_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
 import type { StoredItem } from '../shared/useRecords';
 
 /** A material as a row of the shelf's table. */

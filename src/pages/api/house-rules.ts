@@ -1,4 +1,4 @@
-import { houseRulesSchema } from '../../core/houseRules/houseRules';
+import { houseRulesSchema } from '../../core/houseRules/houseRulesSchema';
 import { z } from '../../core/zod';
 import { endpoint } from '../../server/endpoint';
 import { saveHouseRules } from '../../server/houseRules';

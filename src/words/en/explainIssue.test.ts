@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { planSchema } from '../../core/plan/plan';
+import { planSchema } from '../../core/plan/planSchema';
 import { z } from '../../core/zod';
 import { explainIssue } from './explainIssue';
 

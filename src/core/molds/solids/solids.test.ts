@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { isClose } from '../../../../tests/support/planFiles';
-import { shapeSchema } from '../mold';
+import { shapeSchema } from '../moldSchema';
 import {
   areaAtMm2,
   depthMm,

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { isClose } from '../../../../tests/support/planFiles';
 import { boxSoup } from '../../../../tests/support/stlFiles';
-import { shapeSchema } from '../mold';
+import { shapeSchema } from '../moldSchema';
 import { depthMm, reachMm, shapeCapacityMl, volumeBelowMl } from '../shape';
 import { BRIM_SIDES, type TriangleSoup } from './mesh';
 import { modelShape, readModel } from './modelShape';

@@ -1,4 +1,4 @@
-import { materialSchema } from '../../../core/materials/material';
+import { materialSchema } from '../../../core/materials/materialSchema';
 import { z } from '../../../core/zod';
 import { endpoint, param } from '../../../server/endpoint';
 import { checkBlends } from '../../../server/importShelf';

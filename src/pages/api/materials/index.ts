@@ -1,4 +1,4 @@
-import { newMaterialSchema } from '../../../core/materials/material';
+import { newMaterialSchema } from '../../../core/materials/materialSchema';
 import { checkBlends } from '../../../server/importShelf';
 import { listEndpoints } from '../../../server/recordEndpoints';
 

@@ -1,4 +1,4 @@
-import { planSchema } from '../../../core/plan/plan';
+import { planSchema } from '../../../core/plan/planSchema';
 import { endpoint } from '../../../server/endpoint';
 import { createPlan } from '../../../server/plans';
 import { readJson } from '../../../server/readJson';

@@ -3,23 +3,10 @@ import type { BASE_KINDS, BASE_LOOKS, SET_SPEEDS, SWEAT_GRADES } from '../../../
 import type { COLORANT_FORMS } from '../../../core/materials/colorant';
 import type { ORIGINS, SKIN_RELEASES } from '../../../core/materials/fields';
 import type { FRAGRANCE_KINDS } from '../../../core/materials/fragrance';
-import type { MaterialKind } from '../../../core/materials/material';
 
 type NamesOf<Keys extends readonly string[]> = Record<Keys[number], string>;
 
 /** What the codes of the shelf are called. */
-export const KIND_NAMES: Record<MaterialKind, string> = {
-  base: 'Base',
-  fragrance: 'Fragrance',
-  blend: 'Blend',
-  colorant: 'Colorant',
-  additive: 'Additive',
-  dispersant: 'Dispersant',
-  scrap: 'Scrap jar',
-  piece: 'Bought piece',
-  packaging: 'Packaging',
-};
-
 export const BASE_KIND_NAMES: NamesOf<typeof BASE_KINDS> = {
   soap: 'Soap',
   'detergent-free': 'Soap, detergent-free',

@@ -1,4 +1,4 @@
-import { moldSchema } from '../../../../core/molds/mold';
+import { moldSchema } from '../../../../core/molds/moldSchema';
 import { z } from '../../../../core/zod';
 import { itemEndpoints } from '../../../../server/recordEndpoints';
 

@@ -1,4 +1,4 @@
-import { planSchema } from '../../../../core/plan/plan';
+import { planSchema } from '../../../../core/plan/planSchema';
 import { z } from '../../../../core/zod';
 import { askedVersion } from '../../../../server/askedVersion';
 import { endpoint, param } from '../../../../server/endpoint';

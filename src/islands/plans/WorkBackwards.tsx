@@ -19,7 +19,7 @@ interface Props {
 }
 
 /** What a typed weight would lead to: a change that can be taken, or why not. */
-interface Turned {
+interface Reached {
   says: string;
   plan: Plan | null;
 }
@@ -30,7 +30,7 @@ const MOST_PIECES = 100_000;
 const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
-export function TurnRound({ file, sheet, stock, showing, onEdit }: Props) {
+export function WorkBackwards({ file, sheet, stock, showing, onEdit }: Props) {
   const [startsOpen] = useState(() => matchMedia(WIDE).matches);
   if (!sheet) return null;
   return (
@@ -41,16 +41,16 @@ export function TurnRound({ file, sheet, stock, showing, onEdit }: Props) {
       </summary>
       <div className="flex flex-col gap-2">
         <FromShelf file={file} sheet={sheet} stock={stock} onEdit={onEdit} />
-        <TurnField
+        <WeightField
           label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
           showing={showing}
-          turn={(massG) => fromBase(file, sheet, massG)}
+          reach={(massG) => fromBase(file, sheet, massG)}
           onTake={(plan) => onEdit(plan, `from base ${Date.now()}`)}
         />
-        <TurnField
+        <WeightField
           label="Wanted weight a piece"
           showing={showing}
-          turn={(massG) => fromPieceWeight(file, massG, showing)}
+          reach={(massG) => fromPieceWeight(file, massG, showing)}
           onTake={(plan) => onEdit(plan, `from weight ${Date.now()}`)}
         />
       </div>
@@ -92,7 +92,7 @@ function FromShelf({ file: { plan, mold }, sheet, stock, onEdit }: ShelfProps) {
   );
 }
 
-function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Turned {
+function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Reached {
   const baseId = sheet.pours[0]?.base.id ?? '';
   const { pieces } = piecesFromBase(sheet, new Map([[baseId, massG]]));
   if (pieces < 1) return { says: 'not enough for one piece', plan: null };
@@ -103,7 +103,7 @@ function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Turned
   };
 }
 
-function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Turned {
+function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Reached {
   const fill = fillForPieceWeight(file, massG);
   if (!fill.success) {
     return { says: whyNoFill(fill.error, showing), plan: null };
@@ -129,22 +129,22 @@ function whyNoFill(fault: PieceWeightFault, showing: Showing): string {
 interface FieldProps {
   label: string;
   showing: Showing;
-  turn(massG: number): Turned;
+  reach(massG: number): Reached;
   onTake(plan: Plan): void;
 }
 
-function TurnField({ label, showing, turn, onTake }: FieldProps) {
+function WeightField({ label, showing, reach, onTake }: FieldProps) {
   const id = useId();
   const [text, setText] = useState('');
   const parsed = parseMass(text, showing.system);
-  const turned = parsed.success && parsed.data > 0 ? turn(parsed.data) : null;
+  const reached = parsed.success && parsed.data > 0 ? reach(parsed.data) : null;
   const isBad = text.trim() !== '' && !parsed.success;
   return (
     <form
       className="text-sm"
       onSubmit={(event) => {
         event.preventDefault();
-        if (turned?.plan) onTake(turned.plan);
+        if (reached?.plan) onTake(reached.plan);
       }}
     >
       <label htmlFor={id} className="quiet text-xs">
@@ -161,12 +161,12 @@ function TurnField({ label, showing, turn, onTake }: FieldProps) {
           aria-describedby={`${id}-says`}
           onChange={({ target }) => setText(target.value)}
         />
-        <button type="submit" className="btn btn-secondary min-h-11" disabled={!turned?.plan}>
+        <button type="submit" className="btn btn-secondary min-h-11" disabled={!reached?.plan}>
           Use this
         </button>
       </div>
       <p id={`${id}-says`} className={`min-h-4 text-xs ${isBad ? 'text-error' : 'quiet'}`} aria-live="polite">
-        {isBad && !parsed.success ? explainQuantityFault(parsed.error, ['mass']) : turned?.says}
+        {isBad && !parsed.success ? explainQuantityFault(parsed.error, ['mass']) : reached?.says}
       </p>
     </form>
   );

@@ -1,0 +1,14 @@
+import { z } from '../zod';
+import { ENTRY_KINDS, ENTRY_OWNERS } from './stock';
+
+export const stockEntrySchema = z.strictObject({
+  id: z.string(),
+  lotId: z.string(),
+  at: z.iso.datetime(),
+  kind: z.enum(ENTRY_KINDS),
+  /** Grams or pieces that came; below zero, that went. */
+  change: z.number(),
+  /** What changed it; null for what was entered by hand. */
+  owner: z.strictObject({ kind: z.enum(ENTRY_OWNERS), id: z.string() }).nullable(),
+  note: z.string().max(2000),
+});

@@ -1,0 +1,93 @@
+import { useMemo, useState } from 'react';
+import { compareFindings } from '../../core/checks/compareFindings';
+import type { CheckContext, Finding } from '../../core/checks/finding';
+import { reviewPlan } from '../../core/checks/review';
+import type { Material } from '../../core/materials/material';
+import type { Plan, PlanFile } from '../../core/plan/plan';
+import type { Sheet } from '../../core/plan/sheet';
+import { type Showing, showMass } from '../../core/units/showQuantity';
+import { describeFinding } from '../../words/en/findings/describeFinding';
+
+export interface Props {
+  file: PlanFile;
+  /** The base that another takes the place of. */
+  baseId: string | undefined;
+  others: readonly Material[];
+  sheet: Sheet | null;
+  findings: Finding[];
+  context: CheckContext;
+  showing: Showing;
+  onEdit(plan: Plan, about: string): void;
+}
+
+/** The plan with another base in its place: every finding that changes, before it is taken. */
+export default function TryBase({ file, baseId, others, sheet, findings, context, showing, onEdit }: Props) {
+  const [chosen, setChosen] = useState('');
+  const tried = useMemo(() => {
+    if (!others.some(({ id }) => id === chosen)) return null;
+    const plan = {
+      ...file.plan,
+      pours: file.plan.pours.map((pour) => (pour.baseId === baseId ? { ...pour, baseId: chosen } : pour)),
+    };
+    return { plan, ...reviewPlan({ ...file, plan }, context) };
+  }, [file, baseId, chosen, others, context]);
+  const changes = tried && compareFindings(findings, tried.findings);
+  const title = (finding: Finding) => describeFinding(finding, showing).title;
+
+  return (
+    <>
+      <select
+        className="select select-sm min-h-11 w-full"
+        aria-label="Another base"
+        value={tried ? chosen : ''}
+        onChange={({ target }) => setChosen(target.value)}
+      >
+        <option value="">Choose a base …</option>
+        {others.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {tried && changes && (
+        <div className="mt-2 text-xs" aria-live="polite">
+          {sheet && tried.sheet && (
+            <p>
+              Base {showMass(sheet.totals.baseG, showing)} → {showMass(tried.sheet.totals.baseG, showing)}, a
+              piece {showMass(sheet.totals.pieceG, showing)} → {showMass(tried.sheet.totals.pieceG, showing)}
+            </p>
+          )}
+          {changes.came.length + changes.gone.length + changes.changed.length === 0 && (
+            <p>No check says anything else.</p>
+          )}
+          <ul className="my-1 flex flex-col gap-1">
+            {changes.came.map((finding) => (
+              <li key={`came ${title(finding)}`}>
+                <strong>{WORDS[finding.severity]} more:</strong> {title(finding)}
+              </li>
+            ))}
+            {changes.changed.map(({ after }) => (
+              <li key={`changed ${title(after)}`}>
+                <strong>Now {WORDS[after.severity].toLowerCase()}:</strong> {title(after)}
+              </li>
+            ))}
+            {changes.gone.map((finding) => (
+              <li key={`gone ${title(finding)}`} className="quiet">
+                <strong>No more:</strong> {title(finding)}
+              </li>
+            ))}
+          </ul>
+          <button
+            type="button"
+            className="btn btn-secondary min-h-11"
+            onClick={() => onEdit(tried.plan, `base ${Date.now()}`)}
+          >
+            Use this base
+          </button>
+        </div>
+      )}
+    </>
+  );
+}
+
+const WORDS: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
