@@ -27,6 +27,8 @@ export default defineConfig({
   },
   vite: {
     plugins: [tailwindcss()],
+    // What a view needs is asked for when it is opened; the server is on the same machine.
+    build: { modulePreload: false },
     ssr: { external: ['better-sqlite3'] },
   },
 });

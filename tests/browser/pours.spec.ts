@@ -105,10 +105,11 @@ test('the section flips between mold, bar and face, and is kept as SVG in millim
   };
   await panel.getByRole('button', { name: 'Face' }).click();
   // 6 x 90 mL of a half ball of 70 mm: the moon is a disc of 30 mm, the halo one of 45 mm, the dark reaches the rim.
-  const radii = await panel
-    .getByRole('img', { name: 'The face of the bar, from above' })
-    .locator('circle')
-    .evaluateAll((all) => [...new Set(all.map((each) => Number(Number(each.getAttribute('r')).toFixed(1))))]);
+  const circles = panel.getByRole('img', { name: 'The face of the bar, from above' }).locator('circle');
+  await expect(circles.first()).toBeVisible();
+  const radii = await circles.evaluateAll((all) => [
+    ...new Set(all.map((each) => Number(Number(each.getAttribute('r')).toFixed(1)))),
+  ]);
   expect(radii).toEqual([35, 22.5, 15]);
   const svg = (await saves('SVG')).toString();
   expect(svg).toContain('width="78mm"');

@@ -98,6 +98,16 @@ export function reviewPlan(file: PlanFile, context: CheckContext = BY_ITSELF): R
   return { sheet, findings: bySeverity(identified(found, file.plan)) };
 }
 
+/** The sheet alone, without a word on it; null where there is none. */
+export function sheetAtOnce(file: PlanFile): Sheet | null {
+  try {
+    const made = makeSheet(file);
+    return made.success ? made.data : null;
+  } catch {
+    return null;
+  }
+}
+
 function reviewed(file: PlanFile, context: CheckContext): { sheet: Sheet | null; found: Found[] } {
   try {
     const made = makeSheet(file);

@@ -1,5 +1,5 @@
 import { ChevronRight } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import type { Props as TryProps } from './TryBase';
 
 const TryBase = lazy(() => import('./TryBase'));
@@ -9,7 +9,7 @@ interface Props extends Omit<TryProps, 'baseId' | 'others'> {
 }
 
 /** Opens on the plan with another base in its place. */
-export function AnotherBase({ pourIndex, ...props }: Props) {
+export const AnotherBase = memo(function AnotherBase({ pourIndex, ...props }: Props) {
   const [wasOpened, setWasOpened] = useState(false);
   const { file } = props;
   const baseId = file.plan.pours[pourIndex]?.baseId;
@@ -30,4 +30,4 @@ export function AnotherBase({ pourIndex, ...props }: Props) {
       )}
     </details>
   );
-}
+});

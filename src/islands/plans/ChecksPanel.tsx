@@ -21,7 +21,7 @@ const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }
 const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
 
 /** Everything that was found about the plan, gravest first. */
-export function ChecksPanel({ findings, showing, onFix }: Props) {
+export const ChecksPanel = memo(function ChecksPanel({ findings, showing, onFix }: Props) {
   const fix = useStable(onFix);
   return (
     <section className="plate flex min-h-44 flex-1 flex-col p-3" aria-labelledby="checks-title">
@@ -48,7 +48,7 @@ export function ChecksPanel({ findings, showing, onFix }: Props) {
       )}
     </section>
   );
-}
+});
 
 interface ItemProps {
   finding: Finding;

@@ -2,28 +2,31 @@ import { useMemo, useRef } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import { usualMost } from '../../core/materials/defaults';
-import { type DoseableMaterial, isDoseable, type Material } from '../../core/materials/material';
+import type { DoseableMaterial, Material } from '../../core/materials/material';
 import { freshId } from '../../core/plan/ids';
 import { dose, type Plan, type PlanFile, pourLetter, retyped, type Wetting } from '../../core/plan/plan';
-import { weighedAs } from '../../core/plan/recipe';
-import { doseOf, type Sheet, type SheetPour } from '../../core/plan/sheet';
-import { waysToSay } from '../../core/plan/waysToSay';
+import type { Sheet } from '../../core/plan/sheet';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
-import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { useStable } from '../shared/useStable';
 import { AddDose } from './AddDose';
-import { type DoseActions, DoseRow } from './DoseRow';
+import type { DoseActions } from './DoseRow';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
+import { doseTyped, type Typing } from './planHistory';
 import { HowItIsPoured } from './pour/HowItIsPoured';
+import { SheetDoseRow } from './SheetDoseRow';
 
 interface Props {
   file: PlanFile;
   plan: Plan;
   pourIndex: number;
   materials: Material[];
+  /** Of the plan as it is this moment. */
   sheet: Sheet | null;
+  /** The same, or a frame behind it while somebody types. */
+  settled: Sheet | null;
+  typing: Typing | null;
   findings: Finding[];
   rules: HouseRules;
   showing: Showing;
@@ -69,7 +72,8 @@ function houseWetting(
 
 /** A row a material: what was typed, and what it comes to. */
 export function DoseGrid(props: Props) {
-  const { file, plan, pourIndex, materials, sheet, findings, rules, showing, onPour, onEdit } = props;
+  const { file, plan, pourIndex, materials, sheet, settled, typing } = props;
+  const { findings, rules, showing, onPour, onEdit } = props;
   const pour = plan.pours[pourIndex];
   const grid = useRef<HTMLTableElement>(null);
   const byId = useMemo(() => new Map(materials.map((material) => [material.id, material])), [materials]);
@@ -88,6 +92,11 @@ export function DoseGrid(props: Props) {
   const onAdd = useStable((material: DoseableMaterial) => addDose(material));
   if (!pour) return null;
   const sheetPour = sheet?.pours[pourIndex];
+  /** The row that is typed into is drawn with the key, those that follow from it after it. */
+  const sheetOfRow = (index: number) =>
+    typing === null || (typing !== 'words' && typing.pourIndex === pourIndex && typing.doseIndex === index)
+      ? sheet
+      : settled;
 
   const editPour = (change: Partial<typeof pour>, about: string) =>
     onEdit(
@@ -95,9 +104,9 @@ export function DoseGrid(props: Props) {
         ...plan,
         pours: plan.pours.map((each, index) => (index === pourIndex ? { ...each, ...change } : each)),
       },
-      `${about} of ${pourIndex}`,
+      about,
     );
-  const setDose = (index: number, text: string, about = `dose ${index}`) =>
+  const setDose = (index: number, text: string, about = doseTyped(pourIndex, index)) =>
     editPour(
       { doses: pour.doses.map((each, place) => (place === index ? retyped(each, text) : each)) },
       about,
@@ -120,7 +129,7 @@ export function DoseGrid(props: Props) {
       {
         doses: pour.doses.map((each, place) => (place === index ? { ...each, wetIn } : each)),
       },
-      `wetting ${index}`,
+      `wetting ${index} of ${pourIndex}`,
     );
   function addDose(material: DoseableMaterial) {
     if (!pour) return;
@@ -169,7 +178,7 @@ export function DoseGrid(props: Props) {
       <HowItIsPoured
         file={file}
         pourIndex={pourIndex}
-        sheet={sheet}
+        sheet={settled}
         rules={rules}
         showing={showing}
         onEdit={onEdit}
@@ -204,7 +213,7 @@ export function DoseGrid(props: Props) {
                   <select
                     className="select select-sm w-full pointer-coarse:min-h-11 font-semibold"
                     value={pour.baseId}
-                    onChange={({ target }) => editPour({ baseId: target.value }, 'base')}
+                    onChange={({ target }) => editPour({ baseId: target.value }, `base of ${pourIndex}`)}
                   >
                     {materials
                       .filter(
@@ -227,25 +236,22 @@ export function DoseGrid(props: Props) {
               </td>
               <td />
             </tr>
-            {pour.doses.map((each, index) => {
-              const material = byId.get(each.materialId);
-              return (
-                <DoseRow
-                  key={each.id}
-                  name={material?.name ?? each.materialId}
-                  kind={material ? KIND_NAMES[material.kind] : ''}
-                  text={each.text}
-                  severity={worst(findings, pourIndex, index)}
-                  {...told(sheet, sheetPour, index, material, byId, showing)}
-                  index={index}
-                  dispersants={
-                    material?.kind === 'colorant' || material?.kind === 'additive' ? dispersants : null
-                  }
-                  wetIn={each.wetIn}
-                  actions={actions}
-                />
-              );
-            })}
+            {pour.doses.map((each, index) => (
+              <SheetDoseRow
+                key={each.id}
+                pourIndex={pourIndex}
+                index={index}
+                materialId={each.materialId}
+                text={each.text}
+                wetIn={each.wetIn}
+                severity={worst(findings, pourIndex, index)}
+                sheet={sheetOfRow(index)}
+                byId={byId}
+                dispersants={dispersants}
+                showing={showing}
+                actions={actions}
+              />
+            ))}
             {sheetPour?.carried.map((line) => (
               <tr key={`${line.doseId} ${line.material.id} ${line.wets}`} className="quiet">
                 <th scope="row" className="font-normal">
@@ -279,48 +285,6 @@ function useActions(newest: DoseActions): DoseActions {
     () => ({ onText, onSayAs, onColumn, onWetting, onRemove, onEnter }),
     [onText, onSayAs, onColumn, onWetting, onRemove, onEnter],
   );
-}
-
-/** What a dose comes to, the parts it is weighed in, and the other ways to say it. */
-function told(
-  sheet: Sheet | null,
-  pour: SheetPour | undefined,
-  doseIndex: number,
-  material: Material | undefined,
-  byId: ReadonlyMap<string, Material>,
-  showing: Showing,
-) {
-  const nothing = { figures: undefined, parts: [], ways: () => [] };
-  if (!sheet || !pour || !material || !isDoseable(material)) return nothing;
-  const sums = doseOf(pour, doseIndex);
-  if (sums.lines.length === 0) return nothing;
-  const addG = sums.lines.reduce((sum, line) => sum + line.addG, 0);
-  // Added to a jug that later pours go on in: so much is weighed, and the rest of it goes on.
-  const goesOn = sums.lines.every(({ counts }) => counts === 'added') && addG > sums.massG * (1 + 1e-9);
-  const inPour = {
-    name: `in ${pour.letter}`,
-    mass: `${showMassFigure(sums.massG, showing)} ${massUnit(showing.system)}`,
-    how: 'the rest goes on in the jug',
-  };
-  return {
-    figures: {
-      mass: showMassFigure(goesOn ? addG : sums.massG, showing),
-      ofBase: showPercent(sums.ofBase, showing.locale),
-      ofProduct: showPercent(sums.ofProduct, showing.locale),
-      exact: sums.exact,
-    },
-    parts: [
-      ...(goesOn ? [inPour] : []),
-      ...pour.lines
-        .filter((line) => line.doseIndex === doseIndex && (line.blend !== null || line.wets))
-        .map((line) => ({
-          name: line.material.name,
-          mass: `${showMassFigure(line.massG, showing)} ${massUnit(showing.system)}`,
-          how: line.leaves ? 'leaves again, in no weight' : line.wets ? 'to wet it, stays' : 'of the blend',
-        })),
-    ],
-    ways: () => waysToSay(goesOn ? { ...sums, massG: addG } : sums, weighedAs(material, byId), pour, sheet),
-  };
 }
 
 function worst(findings: Finding[], pourIndex: number, doseIndex: number): Severity | null {

@@ -2,7 +2,7 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useReducer, useState }
 import { allFindings } from '../../core/checks/allFindings';
 import { applyFix } from '../../core/checks/applyFix';
 import type { CheckContext, Finding } from '../../core/checks/finding';
-import { hasStop, reviewPlan } from '../../core/checks/review';
+import { hasStop } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
@@ -19,16 +19,18 @@ import { type PourPlanView, usePourPlan } from '../pourPlan/usePourPlan';
 import type { TaughtAnswer } from '../pourPlan/useTeacher';
 import { callApi } from '../shared/api';
 import { localNow } from '../shared/today';
+import { useStable } from '../shared/useStable';
 import { AnotherBase } from './AnotherBase';
 import { ChecksPanel } from './ChecksPanel';
 import { DoseGrid } from './DoseGrid';
 import { FixedDosesHint } from './FixedDosesHint';
 import { type Draft, useKeptDraft } from './keptDraft';
 import { PlanBar } from './PlanBar';
-import { planHistory, startHistory } from './planHistory';
+import { planHistory, startHistory, typingIn } from './planHistory';
 import { SectionPanel } from './SectionPanel';
 import { TotalsPanel } from './TotalsPanel';
 import { useAutosave } from './useAutosave';
+import { useReview } from './useReview';
 import { WorkBackwards } from './WorkBackwards';
 
 const PourPlanDetails = lazy(() => import('../pourPlan/PourPlanDetails'));
@@ -90,16 +92,20 @@ function Workspace(props: Props & { draft: Draft | null }) {
     [rules, materials, stock, today],
   );
   const file = useMemo(() => fileOf(plan, molds, materials, made), [plan, molds, materials, made]);
-  const { sheet, findings: ofSheet } = useMemo(() => reviewPlan(file, context), [file, context]);
-  const pourPlan = usePourPlan(sheet, rules);
+  const typing = useMemo(() => typingIn(history), [history]);
+  const shown = useReview(file, context, typing, edit);
+  const { sheet, findings: ofSheet } = shown;
+  const pourPlan = usePourPlan(sheet, rules, typing !== null);
   const findings = useFindings(ofSheet, sheet, pourPlan, rules);
   const [detail, setDetail] = useState<Detail | null>(null);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
 
-  const wait = useCallback(
-    (index: number, afterMin: number | null) =>
-      edit(withWhen(plan, index, { afterMin }), `wait ${index}${afterMin === null ? ' left' : ''}`),
-    [edit, plan],
+  const wait = useStable((index: number, afterMin: number | null) =>
+    edit(withWhen(plan, index, { afterMin }), `wait ${index}${afterMin === null ? ' left' : ''}`),
+  );
+  const fix = useStable(
+    (finding: Finding) =>
+      finding.fix && shown.edit(applyFix(shown.file, finding.fix), `fix ${finding.code} ${Date.now()}`),
   );
   const taught = useCallback((answer: TaughtAnswer) => {
     const { mold, rules: now } = answer;
@@ -168,16 +174,28 @@ function Workspace(props: Props & { draft: Draft | null }) {
             Section
           </h2>
           <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
-          <SectionPanel plan={plan} mold={file.mold} sheet={sheet} showing={showing} onEdit={edit} />
-          <WorkBackwards file={file} sheet={sheet} stock={stock} showing={showing} onEdit={edit} />
+          <SectionPanel
+            plan={shown.file.plan}
+            mold={shown.file.mold}
+            sheet={sheet}
+            showing={showing}
+            onEdit={shown.edit}
+          />
+          <WorkBackwards
+            file={shown.file}
+            sheet={sheet}
+            stock={stock}
+            showing={showing}
+            onEdit={shown.edit}
+          />
           <AnotherBase
-            file={file}
+            file={shown.file}
             pourIndex={pour}
             sheet={sheet}
             findings={ofSheet}
             context={context}
             showing={showing}
-            onEdit={edit}
+            onEdit={shown.edit}
           />
         </section>
 
@@ -205,11 +223,13 @@ function Workspace(props: Props & { draft: Draft | null }) {
           ) : (
             <>
               <DoseGrid
-                file={file}
+                file={shown.file}
                 plan={plan}
                 pourIndex={pour}
                 materials={materials}
-                sheet={sheet}
+                sheet={shown.sheetNow}
+                settled={sheet}
+                typing={typing}
                 findings={findings}
                 rules={rules}
                 showing={showing}
@@ -222,14 +242,8 @@ function Workspace(props: Props & { draft: Draft | null }) {
         </section>
 
         <div className="flex flex-col gap-2 xl:min-h-0">
-          <TotalsPanel sheet={sheet} rules={rules} showing={showing} />
-          <ChecksPanel
-            findings={findings}
-            showing={showing}
-            onFix={(finding) =>
-              finding.fix && edit(applyFix(file, finding.fix), `fix ${finding.code} ${Date.now()}`)
-            }
-          />
+          <TotalsPanel sheet={shown.sheetNow} rules={rules} showing={showing} />
+          <ChecksPanel findings={findings} showing={showing} onFix={fix} />
         </div>
       </div>
       <PourPlanFoot

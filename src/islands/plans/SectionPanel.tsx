@@ -1,5 +1,5 @@
 import { RotateCw } from 'lucide-react';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
 import type { Mold } from '../../core/molds/mold';
 import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
 import type { Plan } from '../../core/plan/plan';
@@ -25,7 +25,7 @@ const VIEWS = { poured: 'As poured', unmolded: 'Unmolded', face: 'Face' } as con
 type View = keyof typeof VIEWS;
 
 /** The section, flipped between the mold and the bar; a picture of it to keep. */
-export function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
+export const SectionPanel = memo(function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
   const { locale } = showing;
   const [view, setView] = useState<View>('poured');
   const [turned, setTurned] = useState(false);
@@ -149,7 +149,7 @@ export function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
       {sheet && <TintNote sheet={sheet} />}
     </>
   );
-}
+});
 
 /** Cut the same whichever way. */
 const ROUND: ReadonlySet<string> = new Set([

@@ -1,5 +1,5 @@
 import { ChevronRight } from 'lucide-react';
-import { useId, useState } from 'react';
+import { memo, useId, useState } from 'react';
 import { fillForPieceWeight, type PieceWeightFault, piecesFromBase } from '../../core/plan/backwards';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
@@ -30,7 +30,7 @@ const MOST_PIECES = 100_000;
 const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
-export function WorkBackwards({ file, sheet, stock, showing, onEdit }: Props) {
+export const WorkBackwards = memo(function WorkBackwards({ file, sheet, stock, showing, onEdit }: Props) {
   const [startsOpen] = useState(() => matchMedia(WIDE).matches);
   if (!sheet) return null;
   return (
@@ -56,7 +56,7 @@ export function WorkBackwards({ file, sheet, stock, showing, onEdit }: Props) {
       </div>
     </details>
   );
-}
+});
 
 interface ShelfProps extends Pick<Props, 'file' | 'stock' | 'onEdit'> {
   sheet: Sheet;

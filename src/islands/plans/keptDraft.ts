@@ -1,5 +1,4 @@
 import { useEffect, useState } from 'react';
-import { differences } from '../../core/plan/differences';
 import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 
@@ -13,26 +12,14 @@ export const draftKey = (id: string) => `tallow.draft.${id}`;
 
 /**
  * What was not saved when the page was last left; null when there is nothing that differs from what is stored, undefined
- * while it is read. The schema it is judged by is loaded only where there is something to judge.
+ * while it is read. What judges it is loaded only where there is something to judge.
  */
 export function useKeptDraft(stored: StoredPlan): Draft | null | undefined {
   const [kept] = useState(() => localStorage.getItem(draftKey(stored.id)));
   const [draft, setDraft] = useState<Draft | null | undefined>(kept === null ? null : undefined);
   useEffect(() => {
-    if (kept !== null) void readDraft(kept, stored).then(setDraft);
+    if (kept === null) return;
+    void import('./readDraft').then(({ readDraft }) => setDraft(readDraft(kept, stored)));
   }, [kept, stored]);
   return draft;
-}
-
-async function readDraft(kept: string, stored: StoredPlan): Promise<Draft | null> {
-  const { planSchema } = await import('../../core/plan/planSchema');
-  try {
-    const { plan: written, revision } = JSON.parse(kept) as { plan: unknown; revision: unknown };
-    const plan = planSchema.parse(written);
-    return typeof revision === 'number' && differences(plan, stored.plan).length > 0
-      ? { plan, revision }
-      : null;
-  } catch {
-    return null;
-  }
 }

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { planFile } from '../../../tests/support/planFiles';
-import { planHistory, startHistory } from './planHistory';
+import { fragrance, planFile } from '../../../tests/support/planFiles';
+import { retyped } from '../../core/plan/plan';
+import { doseTyped, planHistory, startHistory, typingIn, withTyped } from './planHistory';
 
 const { plan } = planFile([{}]);
 const named = (name: string) => ({ ...plan, name });
@@ -42,4 +43,31 @@ test('undo and redo at the ends change nothing', () => {
   const history = startHistory(named('start'));
   assert.equal(planHistory(history, { do: 'undo' }), history);
   assert.equal(planHistory(history, { do: 'redo' }), history);
+});
+
+test('typing is told from dragging, and ends with whatever else is done', () => {
+  const start = startHistory(plan);
+  const after = (about: string) => planHistory(start, edit('a', about, 0));
+  assert.deepEqual(typingIn(after(doseTyped(2, 11))), { pourIndex: 2, doseIndex: 11 });
+  assert.equal(typingIn(after('note')), 'words');
+  for (const about of ['wait 1', 'boundary 0', 'say 1 99', 'column 5', 'base of 0'])
+    assert.equal(typingIn(after(about)), null, about);
+  assert.equal(typingIn(planHistory(after('note'), { do: 'undo' })), null);
+});
+
+test('an edit of the plan that is shown keeps what was typed since', () => {
+  const shown = planFile([{ doses: [[fragrance(), '2 %']] }, {}]).plan;
+  const newest = {
+    ...shown,
+    pours: shown.pours.map((pour) => ({ ...pour, doses: pour.doses.map((dose) => retyped(dose, '25 %')) })),
+  };
+  const moved = { ...shown, pours: shown.pours.toReversed() };
+  const kept = withTyped(moved, newest, { pourIndex: 0, doseIndex: 0 });
+  assert.deepEqual(
+    kept.pours.map(({ doses }) => doses.map(({ text }) => text)),
+    [[], ['25 %']],
+  );
+  // What was taken out meanwhile stays out.
+  const without = { ...shown, pours: shown.pours.map((pour) => ({ ...pour, doses: [] })) };
+  assert.deepEqual(withTyped(without, newest, { pourIndex: 0, doseIndex: 0 }), without);
 });

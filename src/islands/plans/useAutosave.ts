@@ -90,7 +90,7 @@ export function useAutosave(stored: StoredPlan, present: Plan, startRevision: nu
       }
       return;
     }
-    setState((before) => (before.is === 'conflict' ? before : { is: 'unsaved' }));
+    setState((before) => (before.is === 'conflict' || before.is === 'unsaved' ? before : { is: 'unsaved' }));
     // Behind the paint: writing to the browser's storage would hold up the key that is being typed.
     const draft = setTimeout(() => keepDraft(present));
     const timer = setTimeout(() => {

@@ -1,11 +1,12 @@
-import { memo } from 'react';
+import { memo, useRef } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
 import { beginsAt, later } from '../../core/pourPlan/clock';
 import type { Showing } from '../../core/units/showQuantity';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { showClock, showClockDay } from '../../words/en/showClock';
+import { useStable } from '../shared/useStable';
 import { DETAILS, type Detail } from './details';
-import { TimeStrip } from './TimeStrip';
+import { TimeStrip } from './strip/TimeStrip';
 import type { PourPlanView } from './usePourPlan';
 
 interface Props {
@@ -23,6 +24,13 @@ interface Props {
 export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
   const { sheet, view, pourIndex, open, showing, onOpen, onPour, onWait } = props;
   const { pourPlan, isCurrent } = view;
+  const openCurves = useStable((index: number) => {
+    onPour(index);
+    onOpen('curves');
+  });
+  const pendingMin = useSame(
+    (isCurrent ? [] : (sheet?.pours ?? [])).map(({ when }) => when.afterMin ?? null),
+  );
   const begins = sheet && pourPlan ? beginsAt(pourPlan, sheet.making.clock) : null;
   return (
     <section
@@ -63,17 +71,14 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
         pourPlan.layers.flatMap(({ pourIndexes }) => pourIndexes).length === sheet.pours.length && (
           <div className={isCurrent ? '' : 'opacity-60'}>
             <TimeStrip
-              sheet={sheet}
+              sheet={view.ofSheet ?? sheet}
               pourPlan={pourPlan}
-              isCurrent={isCurrent}
               begins={begins}
               pourIndex={pourIndex}
+              pendingMin={pendingMin}
               showing={showing}
               onWait={onWait}
-              onOpen={(index) => {
-                onPour(index);
-                onOpen('curves');
-              }}
+              onOpen={openCurves}
             />
           </div>
         )}
@@ -178,4 +183,13 @@ function Progress({ view: { state, cancel, again, pourPlan } }: { view: PourPlan
     default:
       return null;
   }
+}
+
+/** The list as it was, where it holds the same: what is memoised by it stays as it is. */
+function useSame<Item>(list: readonly Item[]): readonly Item[] {
+  const kept = useRef(list);
+  const isSame =
+    kept.current.length === list.length && kept.current.every((item, place) => item === list[place]);
+  if (!isSame) kept.current = list;
+  return kept.current;
 }

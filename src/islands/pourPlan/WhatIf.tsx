@@ -12,8 +12,8 @@ import { type Showing, showTemperature } from '../../core/units/showQuantity';
 import { describeFinding } from '../../words/en/findings/describeFinding';
 import { rangeWords } from '../../words/en/lengthWords';
 import { withPour } from '../plans/planEdits';
-import { BOND_WORDS } from './bondWords';
 import type { DetailsProps } from './detailsProps';
+import { BOND_WORDS } from './strip/bondWords';
 import { usePourPlan } from './usePourPlan';
 
 type Props = Pick<

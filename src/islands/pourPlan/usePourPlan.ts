@@ -16,6 +16,8 @@ export type PourPlanState =
 export interface PourPlanView {
   /** The newest there is; it may be of the plan as it was a moment ago. */
   pourPlan: PourPlan | null;
+  /** The sheet that it is of. */
+  ofSheet: Sheet | null;
   /** It is of the plan as it is now. */
   isCurrent: boolean;
   state: PourPlanState;
@@ -26,20 +28,29 @@ export interface PourPlanView {
 /** Kept beyond the part that asked, for as long as the page is open. */
 const kept = keptPourPlans();
 
-/** The pour plan of a sheet, made in a worker that goes on with the newest sheet only. */
-export function usePourPlan(sheet: Sheet | null, rules: PourRules): PourPlanView {
+/** A hand that types on strikes the next key sooner. */
+const PAUSE_MS = 150;
+
+/**
+ * The pour plan of a sheet, made in a worker that goes on with the newest sheet only.
+ *
+ * @param isTyping a text is being typed: it begins after a pause, and the next key stops it
+ */
+export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = false): PourPlanView {
   const worker = useRef<Worker | null>(null);
-  const [shown, setShown] = useState<{ key: string; pourPlan: PourPlan } | null>(null);
+  const [shown, setShown] = useState<{ key: string; sheet: Sheet; pourPlan: PourPlan } | null>(null);
   const [state, setState] = useState<PourPlanState>({ is: 'none' });
   const [turn, setTurn] = useState(0);
-  const key = useMemo(() => (sheet ? pourPlanKey(sheet, rules) : null), [sheet, rules]);
+  const rested = useRested(sheet, isTyping);
+  const key = useMemo(() => (rested ? pourPlanKey(rested, rules) : null), [rested, rules]);
   const asked = useRef<string | null>(null);
+  const askedSheet = useRef<Sheet | null>(null);
   const stopped = useRef<string | null>(null);
 
   useEffect(() => () => worker.current?.terminate(), []);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key says all that the sheet and the rules mean here
   useEffect(() => {
-    if (key === null || sheet === null) {
+    if (key === null || rested === null) {
       asked.current = null;
       worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
       setState({ is: 'none' });
@@ -48,9 +59,10 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules): PourPlanView
     if (stopped.current === key) return;
     const found = kept.find(key);
     asked.current = key;
+    askedSheet.current = rested;
     if (found) {
       worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
-      setShown({ key, pourPlan: found });
+      setShown({ key, sheet: rested, pourPlan: found });
       setState({ is: 'whole' });
       return;
     }
@@ -59,7 +71,8 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules): PourPlanView
         if (answer.is === 'taught' || answer.key !== asked.current) return;
         if (answer.is === 'fault') return setState({ is: 'fault', reason: answer.reason });
         if (answer.is === 'progress') return setState({ is: 'working', done: answer.done, of: answer.of });
-        setShown({ key: answer.key, pourPlan: answer.pourPlan });
+        const of = askedSheet.current;
+        if (of) setShown({ key: answer.key, sheet: of, pourPlan: answer.pourPlan });
         if (answer.is === 'first') return setState({ is: 'working', done: 0, of: answer.of });
         kept.keep(answer.key, answer.pourPlan);
         setState({ is: 'whole' });
@@ -70,8 +83,14 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules): PourPlanView
       },
     );
     setState({ is: 'working', done: 0, of: 0 });
-    worker.current.postMessage({ ask: 'pour-plan', key, sheet, rules } satisfies PourPlanRequest);
+    worker.current.postMessage({ ask: 'pour-plan', key, sheet: rested, rules } satisfies PourPlanRequest);
   }, [key, turn]);
+
+  const isBehind = rested !== sheet;
+  useEffect(() => {
+    // What was begun before the key is of no use, and takes the time of the next one.
+    if (isBehind) worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
+  }, [isBehind]);
 
   const cancel = useCallback(() => {
     stopped.current = asked.current;
@@ -83,13 +102,32 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules): PourPlanView
     stopped.current = null;
     setTurn((now) => now + 1);
   }, []);
-  return {
-    pourPlan: key === null ? null : (shown?.pourPlan ?? null),
-    isCurrent: shown !== null && shown.key === key,
-    state,
-    cancel,
-    again,
-  };
+  const pourPlan = sheet === null ? null : (shown?.pourPlan ?? null);
+  const ofSheet = shown?.sheet ?? null;
+  const isCurrent = shown !== null && shown.key === key && !isBehind;
+  return useMemo(
+    () => ({ pourPlan, ofSheet, isCurrent, state, cancel, again }),
+    [pourPlan, ofSheet, isCurrent, state, cancel, again],
+  );
+}
+
+/** The sheet, or while somebody types the one from before, until there is a pause. */
+function useRested(sheet: Sheet | null, isTyping: boolean): Sheet | null {
+  const rested = useRef(sheet);
+  const [, setPaused] = useState(0);
+  useEffect(() => {
+    if (!isTyping) {
+      rested.current = sheet;
+      return;
+    }
+    if (rested.current === sheet) return;
+    const timer = setTimeout(() => {
+      rested.current = sheet;
+      setPaused((count) => count + 1);
+    }, PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [sheet, isTyping]);
+  return isTyping ? rested.current : sheet;
 }
 
 function startWorker(onAnswer: (answer: PourPlanAnswer) => void, onFailure: () => void): Worker {

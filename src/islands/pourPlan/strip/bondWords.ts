@@ -1,4 +1,4 @@
-import type { Bond } from '../../core/heat/bond';
+import type { Bond } from '../../../core/heat/bond';
 
 /** How a pour joins the layer below, as short as a strip needs it. */
 export const BOND_WORDS: Record<Bond, string> = {

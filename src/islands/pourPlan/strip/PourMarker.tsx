@@ -1,6 +1,6 @@
 import { type RefObject, useState } from 'react';
-import type { PourLayer } from '../../core/pourPlan/pourPlan';
-import { lengthWords } from '../../words/en/lengthWords';
+import type { PourLayer } from '../../../core/pourPlan/pourPlan';
+import { lengthWords } from '../../../words/en/lengthWords';
 import { BOND_WORDS } from './bondWords';
 import type { TimeScale } from './timeScale';
 

@@ -1,0 +1,86 @@
+import { memo } from 'react';
+import type { Severity } from '../../core/checks/finding';
+import { isDoseable, type Material } from '../../core/materials/material';
+import type { Wetting } from '../../core/plan/plan';
+import { weighedAs } from '../../core/plan/recipe';
+import { doseOf, type Sheet } from '../../core/plan/sheet';
+import { waysToSay } from '../../core/plan/waysToSay';
+import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
+import { type DoseActions, DoseRow } from './DoseRow';
+
+interface Props {
+  pourIndex: number;
+  index: number;
+  materialId: string;
+  text: string;
+  wetIn: Wetting | undefined;
+  severity: Severity | null;
+  sheet: Sheet | null;
+  byId: ReadonlyMap<string, Material>;
+  dispersants: Material[];
+  showing: Showing;
+  actions: DoseActions;
+}
+
+/** A dose's row with what the sheet says of it; worked out anew only with another sheet or text. */
+export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
+  const { pourIndex, index, materialId, sheet, byId, showing, dispersants } = props;
+  const material = byId.get(materialId);
+  return (
+    <DoseRow
+      name={material?.name ?? materialId}
+      kind={material ? KIND_NAMES[material.kind] : ''}
+      text={props.text}
+      severity={props.severity}
+      {...told(sheet, pourIndex, index, material, byId, showing)}
+      index={index}
+      dispersants={material?.kind === 'colorant' || material?.kind === 'additive' ? dispersants : null}
+      wetIn={props.wetIn}
+      actions={props.actions}
+    />
+  );
+});
+
+/** What a dose comes to, the parts it is weighed in, and the other ways to say it. */
+function told(
+  sheet: Sheet | null,
+  pourIndex: number,
+  doseIndex: number,
+  material: Material | undefined,
+  byId: ReadonlyMap<string, Material>,
+  showing: Showing,
+) {
+  const nothing = { figures: undefined, parts: [], ways: () => [] };
+  const pour = sheet?.pours[pourIndex];
+  if (!sheet || !pour || !material || !isDoseable(material)) return nothing;
+  const sums = doseOf(pour, doseIndex);
+  if (sums.lines.length === 0) return nothing;
+  const addG = sums.lines.reduce((sum, line) => sum + line.addG, 0);
+  // Added to a jug that later pours go on in: so much is weighed, and the rest of it goes on.
+  const goesOn = sums.lines.every(({ counts }) => counts === 'added') && addG > sums.massG * (1 + 1e-9);
+  const inPour = {
+    name: `in ${pour.letter}`,
+    mass: `${showMassFigure(sums.massG, showing)} ${massUnit(showing.system)}`,
+    how: 'the rest goes on in the jug',
+  };
+  return {
+    figures: {
+      mass: showMassFigure(goesOn ? addG : sums.massG, showing),
+      ofBase: showPercent(sums.ofBase, showing.locale),
+      ofProduct: showPercent(sums.ofProduct, showing.locale),
+      exact: sums.exact,
+    },
+    parts: [
+      ...(goesOn ? [inPour] : []),
+      ...pour.lines
+        .filter((line) => line.doseIndex === doseIndex && (line.blend !== null || line.wets))
+        .map((line) => ({
+          name: line.material.name,
+          mass: `${showMassFigure(line.massG, showing)} ${massUnit(showing.system)}`,
+          how: line.leaves ? 'leaves again, in no weight' : line.wets ? 'to wet it, stays' : 'of the blend',
+        })),
+    ],
+    ways: () => waysToSay(goesOn ? { ...sums, massG: addG } : sums, weighedAs(material, byId), pour, sheet),
+  };
+}

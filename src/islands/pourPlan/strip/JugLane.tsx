@@ -1,0 +1,48 @@
+import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import { pourLetters } from '../../../words/en/work/pourLetters';
+import { KIND_NAMES } from '../../../words/en/work/taskName';
+import { Block } from './Block';
+import { Lane } from './Lane';
+import type { Strip } from './strip';
+
+const LOOKS: Partial<Record<ScheduledTask['kind'], string>> = {
+  melt: 'hatch-melt border border-current',
+  'stir-in': 'bg-base-300',
+  cool: 'border border-dashed border-current',
+  rewarm: 'hatch-melt border border-current',
+};
+
+/** What is in a jug, from its melt to its pour. */
+export function JugLane({
+  strip,
+  jugName,
+  tasks,
+}: {
+  strip: Strip;
+  jugName: string;
+  tasks: readonly ScheduledTask[];
+}) {
+  const { moment, said, onOpen } = strip;
+  return (
+    <Lane label={jugName === '' ? 'Jugs' : jugName} high="h-5">
+      {tasks
+        .filter((task) => task.jugName === jugName && task.kind in LOOKS)
+        .map((task) => (
+          <Block
+            key={task.id}
+            strip={strip}
+            fromS={task.fromS}
+            toS={task.toS}
+            title={`${moment(task.fromS)}: ${said(task)}`}
+            className={LOOKS[task.kind] ?? ''}
+            shorter={[pourLetters(task.pourIndexes)]}
+            onClick={() => onOpen(task.pourIndexes[0] ?? 0)}
+          >
+            {task.kind === 'melt'
+              ? `melt ${pourLetters(task.pourIndexes)}`
+              : KIND_NAMES[task.kind].toLowerCase()}
+          </Block>
+        ))}
+    </Lane>
+  );
+}
