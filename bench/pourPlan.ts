@@ -3,7 +3,7 @@ import { conduct, type Fineness } from '../src/core/heat/conduct';
 import { stackOf } from '../src/core/heat/stack';
 import { SILICONE, SOAP, WOOD } from '../src/core/heat/substance';
 import { USUAL_HOUSE_RULES } from '../src/core/houseRules/houseRules';
-import { pourPlanInSteps } from '../src/core/pourPlan/makePourPlan';
+import { pourPlanInSteps } from '../src/core/schedule/makePourPlan';
 import { methodOfLines } from '../tests/support/methodOfLines';
 import { BOX, planFile, sheetOf } from '../tests/support/planFiles';
 

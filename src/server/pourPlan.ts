@@ -1,8 +1,8 @@
 import type { HouseRules } from '../core/houseRules/houseRules';
 import type { Sheet } from '../core/plan/sheet';
-import { keptPourPlans, pourPlanKey } from '../core/pourPlan/keptPourPlans';
-import { pourPlanInSteps } from '../core/pourPlan/makePourPlan';
-import type { PourPlan } from '../core/pourPlan/pourPlan';
+import { keptPourPlans, pourPlanKey } from '../core/schedule/keptPourPlans';
+import { pourPlanInSteps } from '../core/schedule/makePourPlan';
+import type { PourPlan } from '../core/schedule/pourPlan';
 
 const kept = keptPourPlans();
 

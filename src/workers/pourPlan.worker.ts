@@ -1,7 +1,7 @@
-import { keptPourPlans } from '../core/pourPlan/keptPourPlans';
-import { pourPlanInSteps } from '../core/pourPlan/makePourPlan';
-import { teach } from '../core/pourPlan/teachFrom';
-import { warmUp } from '../core/pourPlan/warmUp';
+import { keptPourPlans } from '../core/schedule/keptPourPlans';
+import { pourPlanInSteps } from '../core/schedule/makePourPlan';
+import { teach } from '../core/schedule/teachFrom';
+import { warmUp } from '../core/schedule/warmUp';
 import type { PourPlanAnswer, PourPlanRequest } from './pourPlanProtocol';
 
 /** Makes pour plans beside the page, step by step: between two steps it hears of a newer request. */

@@ -1,9 +1,9 @@
 import type { LossScale, TeachFault } from '../core/heat/teach';
 import type { Sheet } from '../core/plan/sheet';
-import type { PourPlan } from '../core/pourPlan/pourPlan';
-import type { PourRules } from '../core/pourPlan/pourRules';
-import type { TeachRequest } from '../core/pourPlan/teachFrom';
 import type { Result } from '../core/result';
+import type { PourPlan } from '../core/schedule/pourPlan';
+import type { PourRules } from '../core/schedule/pourRules';
+import type { TeachRequest } from '../core/schedule/teachFrom';
 
 /** What the page asks of the worker that makes pour plans. A new plan ends the one before. */
 export type PourPlanRequest =

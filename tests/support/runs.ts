@@ -1,9 +1,9 @@
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
 import type { Sheet } from '../../src/core/plan/sheet';
-import { makePourPlan } from '../../src/core/pourPlan/makePourPlan';
 import { progress, withEvent } from '../../src/core/run/progress';
 import type { RecordedEvent, Run, RunEvent } from '../../src/core/run/run';
 import type { Snapshot } from '../../src/core/run/snapshot';
+import { makePourPlan } from '../../src/core/schedule/makePourPlan';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import type { Workshop } from '../../src/server/workshop';
 

@@ -1,5 +1,5 @@
 import type { HouseRules } from '../houseRules/houseRules';
-import type { PourPlan } from '../pourPlan/pourPlan';
+import type { PourPlan } from '../schedule/pourPlan';
 import type { Finding } from './finding';
 import { heatFindings, withHeat } from './heat/heatReview';
 import type { Review } from './review';

@@ -1,4 +1,4 @@
-import { heatCaseOf } from '../pourPlan/heatCase';
+import { heatCaseOf } from '../schedule/heatCase';
 import type { Check, Found } from './finding';
 
 /** From memory: thin plastic goes soft from about here, where nobody has told of its own figure. */

@@ -6,7 +6,7 @@ import { describeFinding } from '../../words/en/findings/describeFinding';
 import { taskSentence } from '../../words/en/work/taskSentence';
 import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
-import { untimed } from '../pourPlan/untimed';
+import { untimed } from '../schedule/untimed';
 import { sectionOf } from '../section/section';
 import { meltsOf } from '../work/loads';
 import { tasksOf } from '../work/tasksOf';

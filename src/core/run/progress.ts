@@ -1,6 +1,6 @@
-import type { ScheduledTask } from '../pourPlan/scheduledTask';
 import { jugGroups } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
+import type { ScheduledTask } from '../schedule/scheduledTask';
 import { isWait, type TaskKind } from '../work/task';
 import { pourTaskId } from '../work/tasksOf';
 import type { Fill, RecordedEvent, RunEvent, RunSoFar, Verdict } from './run';

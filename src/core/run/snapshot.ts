@@ -4,7 +4,7 @@ import { houseRulesSchema } from '../houseRules/houseRulesSchema';
 import type { DosedMaterial } from '../materials/material';
 import type { Sheet } from '../plan/sheet';
 import { sheetSchema } from '../plan/sheetSchema';
-import { scheduledTaskSchema } from '../pourPlan/scheduledTask';
+import { scheduledTaskSchema } from '../schedule/scheduledTask';
 import { z } from '../zod';
 
 /** Everything a run rests on, frozen when it begins: what the plan, the shelf and the house rules are later is nothing to it. */

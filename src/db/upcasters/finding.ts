@@ -1,4 +1,4 @@
-import { later } from '../../core/pourPlan/clock';
+import { later } from '../../core/schedule/clock';
 import { each, isObject, type Json, withField } from './fields';
 
 /** What a finding said of itself before each code had its own fields: figures by name, yes as 1, kinds by their place in a list. */

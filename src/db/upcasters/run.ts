@@ -1,9 +1,9 @@
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Sheet } from '../../core/plan/sheet';
 import { sheetSchema } from '../../core/plan/sheetSchema';
-import type { ScheduledTask } from '../../core/pourPlan/scheduledTask';
-import { untimed } from '../../core/pourPlan/untimed';
 import { layerGroups } from '../../core/pours/layers';
+import type { ScheduledTask } from '../../core/schedule/scheduledTask';
+import { untimed } from '../../core/schedule/untimed';
 import { pourTaskId, tasksOfRound } from '../../core/work/tasksOf';
 import { isObject } from './fields';
 import { completeSheet } from './sheet';

@@ -1,6 +1,6 @@
 import { memo, useRef } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
-import { beginsAt, later } from '../../core/pourPlan/clock';
+import { beginsAt, later } from '../../core/schedule/clock';
 import type { Showing } from '../../core/units/showQuantity';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { showClock, showClockDay } from '../../words/en/showClock';

@@ -1,5 +1,5 @@
 import { withWhen } from '../../core/plan/setMaking';
-import type { PourLayer } from '../../core/pourPlan/pourPlan';
+import type { PourLayer } from '../../core/schedule/pourPlan';
 import { type Showing, showNumber, showPercent, showTemperature } from '../../core/units/showQuantity';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { FigureField } from '../shared/FigureField';

@@ -7,7 +7,7 @@ import { USUAL_MAKING } from '../../core/plan/making';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
 import type { Sheet } from '../../core/plan/sheet';
-import type { PourPlan } from '../../core/pourPlan/pourPlan';
+import type { PourPlan } from '../../core/schedule/pourPlan';
 import { type Showing, showTemperature } from '../../core/units/showQuantity';
 import { describeFinding } from '../../words/en/findings/describeFinding';
 import { rangeWords } from '../../words/en/lengthWords';

@@ -2,7 +2,7 @@ import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
-import type { PourPlan } from '../../core/pourPlan/pourPlan';
+import type { PourPlan } from '../../core/schedule/pourPlan';
 import type { Showing } from '../../core/units/showQuantity';
 import type { Detail } from './details';
 import type { TaughtAnswer } from './useTeacher';

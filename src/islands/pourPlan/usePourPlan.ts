@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
-import { keptPourPlans, pourPlanKey } from '../../core/pourPlan/keptPourPlans';
-import type { PourPlan } from '../../core/pourPlan/pourPlan';
-import type { PourRules } from '../../core/pourPlan/pourRules';
+import { keptPourPlans, pourPlanKey } from '../../core/schedule/keptPourPlans';
+import type { PourPlan } from '../../core/schedule/pourPlan';
+import type { PourRules } from '../../core/schedule/pourRules';
 import type { PourPlanAnswer, PourPlanRequest } from '../../workers/pourPlanProtocol';
 
 export type PourPlanState =

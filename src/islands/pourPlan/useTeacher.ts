@@ -3,7 +3,7 @@ import type { Taught } from '../../core/heat/taught';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Mold } from '../../core/molds/mold';
 import type { Sheet } from '../../core/plan/sheet';
-import type { TeachRequest } from '../../core/pourPlan/teachFrom';
+import type { TeachRequest } from '../../core/schedule/teachFrom';
 import type { PourPlanAnswer, PourPlanRequest, TeachResult } from '../../workers/pourPlanProtocol';
 import { callApi } from '../shared/api';
 import type { StoredItem } from '../shared/useRecords';

@@ -1,6 +1,6 @@
 import { allFindings } from '../../core/checks/allFindings';
 import { reviewPlan } from '../../core/checks/review';
-import { beginsAt } from '../../core/pourPlan/clock';
+import { beginsAt } from '../../core/schedule/clock';
 import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
 import { pourPlanOf } from '../../server/pourPlan';

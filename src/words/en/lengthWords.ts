@@ -1,4 +1,4 @@
-import type { Range } from '../../core/pourPlan/range';
+import type { Range } from '../../core/schedule/range';
 import { showNumber } from '../../core/units/showQuantity';
 
 const MINUTE_S = 60;

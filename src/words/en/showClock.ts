@@ -1,4 +1,4 @@
-import { msOfMoment } from '../../core/pourPlan/clock';
+import { msOfMoment } from '../../core/schedule/clock';
 
 /** A time of day, and the day where it is another one than `sinceDay`. */
 export function showClock(moment: string, locale: string, sinceDay?: string): string {

@@ -1,6 +1,6 @@
 import { dewPointC } from '../../heat/air';
-import { beginsAt, later } from '../../pourPlan/clock';
-import type { PourPlan } from '../../pourPlan/pourPlan';
+import { beginsAt, later } from '../../schedule/clock';
+import type { PourPlan } from '../../schedule/pourPlan';
 import type { Found } from '../finding';
 import { PLAIN } from '../plain';
 import type { HeatCheck, HeatContext } from './heatCheck';

@@ -1,6 +1,6 @@
 import type { HouseRules } from '../../houseRules/houseRules';
 import type { Sheet } from '../../plan/sheet';
-import type { PourPlan } from '../../pourPlan/pourPlan';
+import type { PourPlan } from '../../schedule/pourPlan';
 import type { Found } from '../finding';
 
 /** What a check of the pour plan looks at. */

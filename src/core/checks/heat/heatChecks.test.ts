@@ -18,7 +18,7 @@ import { type HouseRules, USUAL_HOUSE_RULES } from '../../houseRules/houseRules'
 import { heatOfBase } from '../../materials/base';
 import { USUAL_MAKING } from '../../plan/making';
 import type { PlanFile } from '../../plan/plan';
-import { makePourPlan } from '../../pourPlan/makePourPlan';
+import { makePourPlan } from '../../schedule/makePourPlan';
 import { applyFix } from '../applyFix';
 import type { Finding, FindingCode } from '../finding';
 import { reviewPlan } from '../review';

@@ -1,4 +1,4 @@
-import { beginsAt, later, secondsBetween } from '../../pourPlan/clock';
+import { beginsAt, later, secondsBetween } from '../../schedule/clock';
 import { PLAIN } from '../plain';
 import type { HeatCheck } from './heatCheck';
 

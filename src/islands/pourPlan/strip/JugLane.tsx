@@ -1,4 +1,4 @@
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { pourLetters } from '../../../words/en/work/pourLetters';
 import { KIND_NAMES } from '../../../words/en/work/taskName';
 import { Block } from './Block';

@@ -1,6 +1,6 @@
 import type { RefObject } from 'react';
-import type { PourPlan } from '../../../core/pourPlan/pourPlan';
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import type { PourPlan } from '../../../core/schedule/pourPlan';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { pourLetters } from '../../../words/en/work/pourLetters';
 import { KIND_NAMES } from '../../../words/en/work/taskName';
 import { Block } from './Block';

@@ -1,5 +1,5 @@
 import { type RefObject, useState } from 'react';
-import type { PourLayer } from '../../../core/pourPlan/pourPlan';
+import type { PourLayer } from '../../../core/schedule/pourPlan';
 import { lengthWords } from '../../../words/en/lengthWords';
 import { BOND_WORDS } from './bondWords';
 import type { TimeScale } from './timeScale';

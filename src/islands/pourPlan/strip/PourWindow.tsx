@@ -1,6 +1,6 @@
 import type { RefObject } from 'react';
-import type { PourLayer } from '../../../core/pourPlan/pourPlan';
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import type { PourLayer } from '../../../core/schedule/pourPlan';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { lengthWords } from '../../../words/en/lengthWords';
 import { Block } from './Block';
 import { BOND_WORDS } from './bondWords';

@@ -1,7 +1,7 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../../core/plan/sheet';
-import { later } from '../../../core/pourPlan/clock';
-import type { PourPlan } from '../../../core/pourPlan/pourPlan';
+import { later } from '../../../core/schedule/clock';
+import type { PourPlan } from '../../../core/schedule/pourPlan';
 import type { Showing } from '../../../core/units/showQuantity';
 import { showClock } from '../../../words/en/showClock';
 import { elapsedWords } from '../../../words/en/showTime';

@@ -1,5 +1,5 @@
-import type { PourPlan } from '../../../core/pourPlan/pourPlan';
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import type { PourPlan } from '../../../core/schedule/pourPlan';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { type TimeScale, timeScale } from './timeScale';
 
 /** What every lane of the strip draws by. */

@@ -5,7 +5,7 @@ import { USUAL_HOUSE_RULES } from '../../../core/houseRules/houseRules';
 import { USUAL_MAKING } from '../../../core/plan/making';
 import type { PlanFile } from '../../../core/plan/plan';
 import { withFreezer, withMaking, withWhen } from '../../../core/plan/setMaking';
-import { makePourPlan } from '../../../core/pourPlan/makePourPlan';
+import { makePourPlan } from '../../../core/schedule/makePourPlan';
 import { burstWords } from './meltWords';
 import { roundRows, taskRows } from './taskRows';
 

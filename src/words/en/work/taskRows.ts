@@ -1,7 +1,7 @@
 import type { Sheet } from '../../../core/plan/sheet';
-import { beginsAt, later } from '../../../core/pourPlan/clock';
-import type { PourPlan } from '../../../core/pourPlan/pourPlan';
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import { beginsAt, later } from '../../../core/schedule/clock';
+import type { PourPlan } from '../../../core/schedule/pourPlan';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import type { Showing } from '../../../core/units/showQuantity';
 import { lengthWords } from '../lengthWords';
 import { showClock } from '../showClock';

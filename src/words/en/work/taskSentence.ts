@@ -1,7 +1,7 @@
 import type { HouseRules } from '../../../core/houseRules/houseRules';
 import { ceiling } from '../../../core/materials/defaults';
 import type { Sheet } from '../../../core/plan/sheet';
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import type { Showing } from '../../../core/units/showQuantity';
 import { fillsOfRound } from '../../../core/work/rounds';
 import { inclusionWords } from './inclusionWords';

@@ -1,5 +1,5 @@
 import type { Sheet } from '../../../core/plan/sheet';
-import type { ScheduledTask } from '../../../core/pourPlan/scheduledTask';
+import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
 import { fillsOfRound } from '../../../core/work/rounds';
 import { lengthWords, rangeWords } from '../lengthWords';
