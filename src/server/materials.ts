@@ -16,7 +16,7 @@ export function materialsInUse({ materials, plans, lots }: Workshop): Set<string
 /**
  * Takes a material off the shelf for good.
  *
- * @throws Problem 404, or 409 when something names it: then it can only be put away
+ * @throws Problem 404, or 409 when something names it: then it can only be archived
  */
 export function deleteMaterial(workshop: Workshop, id: string): void {
   const remove = workshop.db.transaction(() => {
@@ -26,7 +26,7 @@ export function deleteMaterial(workshop: Workshop, id: string): void {
       throw new Problem(
         409,
         'in-use',
-        `${stored.item.name} is used by a plan, a blend or a lot, so it stays on record. Put it away instead.`,
+        `${stored.item.name} is used by a plan, a blend or a lot, so it stays on record. Archive it instead.`,
       );
     }
     workshop.materials.remove(id);

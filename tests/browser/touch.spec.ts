@@ -116,7 +116,7 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
   }
 });
 
-test('by touch on a tablet: a lot is entered in spoken units, counted, and a material put away', async ({
+test('by touch on a tablet: a lot is entered in spoken units, counted, and a material archived', async ({
   page,
 }) => {
   const name = `Touched oil ${process.pid}`;
@@ -154,14 +154,14 @@ test('by touch on a tablet: a lot is entered in spoken units, counted, and a mat
   await page.getByRole('button', { name: 'Write it down' }).tap();
   await expect(page.locator('summary').filter({ hasText: 'T-1' })).toContainText('61.7 g');
 
-  // It has a lot, so it stays on record and is put away.
+  // It has a lot, so it stays on record and is archived.
   await page.getByRole('tab', { name: 'Record' }).tap();
   await page.getByRole('button', { name: 'Delete' }).tap();
   await page.getByRole('button', { name: 'Delete for good' }).tap();
-  await page.getByRole('button', { name: 'Put it away' }).tap();
+  await page.getByRole('button', { name: 'Archive it' }).tap();
   await expect(page.getByRole('button', { name, exact: true })).toBeHidden();
-  await page.getByLabel('with what is put away').check();
-  await expect(page.getByRole('row', { name: new RegExp(`${name}.*put away`) })).toContainText('61.7 g');
+  await page.getByLabel('with archived ones').check();
+  await expect(page.getByRole('row', { name: new RegExp(`${name}.*archived`) })).toContainText('61.7 g');
 });
 
 test('everything a finger needs on the shelf and among the house rules is 44 px or more', async ({

@@ -45,7 +45,7 @@ test('the pour plan of a file: layers, tasks in words, and findings; a file that
   const { status, body } = await send(server.base, 'POST', '/api/pour-plan', whole);
   assert.equal(status, 200);
   assert.equal(body.pourPlan.layers.length, 2);
-  assert.ok(body.pourPlan.runs > 0);
+  assert.ok(body.pourPlan.samples > 0);
   assert.match(body.pourPlan.tasks[0].said, /^Cut and weigh /);
   assert.ok(body.findings.some(({ code }: { code: string }) => code === 'heat-weak-bond'));
   const again = await send(server.base, 'POST', '/api/pour-plan', whole);

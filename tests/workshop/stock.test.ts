@@ -148,7 +148,7 @@ test('no order of edits makes stock disagree with its entries', async () => {
   );
 });
 
-test('stock entries are never changed, and used materials can only be put away', () => {
+test('stock entries are never changed, and used materials can only be archived', () => {
   const { workshop } = workshopWith(file);
   addLot(workshop, lot('one', 10));
   assert.throws(() => workshop.db.exec('UPDATE stock_entries SET change = 0'), /never changed/);

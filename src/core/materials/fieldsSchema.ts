@@ -33,7 +33,7 @@ export const common = {
   origins: unknownOr(z.array(z.enum(ORIGINS)).max(ORIGINS.length)),
   /** Stock at which more should be bought: grams, or pieces of what is counted. */
   lowStock: unknownOr(z.number().min(0).max(1e6)),
-  /** Put away: kept for the records, not offered any more. */
+  /** Kept for the records, not offered any more. */
   archived: z.boolean(),
 };
 

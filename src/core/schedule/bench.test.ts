@@ -87,7 +87,7 @@ test('ranges: the 10th and the 90th of a hundred, and always round the middle', 
 
 test('pour plans are kept by their key, and the one that was asked for longest ago goes first', () => {
   const plans = keptPourPlans(2);
-  const [a, b, c] = [{ runs: 1 }, { runs: 2 }, { runs: 3 }] as PourPlan[];
+  const [a, b, c] = [{ samples: 1 }, { samples: 2 }, { samples: 3 }] as PourPlan[];
   assert.ok(a && b && c);
   plans.keep('a', a);
   plans.keep('b', b);

@@ -4,7 +4,7 @@ import { usableMl } from '../work/loads';
 import type { Task, TaskKind } from '../work/task';
 import { tasksOfRound, type WorkRules } from '../work/tasksOf';
 import { type Busy, busy } from './busy';
-import { MIDDLE } from './factors';
+import { NOMINAL } from './factors';
 import type { HeatCase } from './heatCase';
 import { anyJug, type JugLoad, type LoadInJug, type MeltRules, meltLoad } from './jugLoads';
 import type { ScheduledTask, TaskTimes } from './scheduledTask';
@@ -66,7 +66,7 @@ export function benchOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Ben
     keepJug: ({ name }, untilS) => name !== '' && freeS.set(name, untilS),
     melted(load, jug) {
       const key = `${load.pourIndex} ${load.contentG} ${jug.name} ${jug.holdsMl}`;
-      const found = known.get(key) ?? meltLoad(sheet, heat, load, jug, rules, MIDDLE);
+      const found = known.get(key) ?? meltLoad(sheet, heat, load, jug, rules, NOMINAL);
       known.set(key, found);
       return found;
     },

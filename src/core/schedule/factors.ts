@@ -1,4 +1,4 @@
-/** How far the inputs of one run lie from their middles. Everything in the middle is `MIDDLE`. */
+/** How far the inputs of one sample lie from their middles. Everything in the middle is `NOMINAL`. */
 export interface Factors {
   /** Times the middle. */
   density: number;
@@ -21,7 +21,7 @@ export interface Factors {
   humidity: number;
 }
 
-export const MIDDLE: Factors = {
+export const NOMINAL: Factors = {
   density: 1,
   heatCapacity: 1,
   conductivity: 1,
@@ -89,16 +89,16 @@ const TIMES: ReadonlySet<keyof Factors> = new Set([
 const FARTHEST = 2;
 
 /**
- * A modest number of runs that fill the inputs evenly: each input is cut into as many parts of a bell as there are runs,
+ * A modest number of samples that fill the inputs evenly: each input is cut into as many parts of a bell as there are samples,
  * and every part is used once (M. D. McKay and others, Latin hypercube sampling, 1979). The same every time.
  */
-export function factorsOfRuns(spreads: Spreads, runs: number, seed = 20_260): Factors[] {
+export function factorsOfSamples(spreads: Spreads, samples: number, seed = 20_260): Factors[] {
   const random = mulberry32(seed);
-  const all = Array.from({ length: runs }, () => ({ ...MIDDLE }));
-  for (const key of Object.keys(MIDDLE) as (keyof Factors)[]) {
-    const order = shuffled(runs, random);
-    all.forEach((factors, run) => {
-      const share = ((order[run] ?? 0) + random()) / runs;
+  const all = Array.from({ length: samples }, () => ({ ...NOMINAL }));
+  for (const key of Object.keys(NOMINAL) as (keyof Factors)[]) {
+    const order = shuffled(samples, random);
+    all.forEach((factors, sample) => {
+      const share = ((order[sample] ?? 0) + random()) / samples;
       const off = Math.max(-FARTHEST, Math.min(FARTHEST, bell(share))) * spreads[key];
       factors[key] = TIMES.has(key) ? Math.exp(off) : off;
     });

@@ -1,16 +1,16 @@
 import type { Sheet } from '../plan/sheet';
-import { factorsOfRuns, MIDDLE, spreadsOf } from './factors';
+import { factorsOfSamples, NOMINAL, spreadsOf } from './factors';
 import { type HeatCase, heatCaseOf } from './heatCase';
 import { idealS } from './idealMoment';
-import { jugRun } from './jugRun';
+import { jugSample } from './jugSample';
 import type { PourPlan } from './pourPlan';
 import type { PourRules } from './pourRules';
 import { type Schedule, scheduleOf } from './schedule';
-import { type RunTimes, simulate } from './simulate';
-import { type OneRun, tellPourPlan } from './tellPourPlan';
+import { type SampleTimes, simulate } from './simulate';
+import { type Sample, tellPourPlan } from './tellPourPlan';
 
 /** Enough for ranges that do not change with more of them. */
-export const RUNS = 20;
+export const SAMPLES = 20;
 
 /** What has been found so far. */
 export interface Progress {
@@ -20,29 +20,33 @@ export interface Progress {
 }
 
 /** The pour plan of a sheet, all at once. */
-export function makePourPlan(sheet: Sheet, rules: PourRules, runs = RUNS): PourPlan {
+export function makePourPlan(sheet: Sheet, rules: PourRules, samples = SAMPLES): PourPlan {
   let last: PourPlan | null = null;
-  for (const { pourPlan } of pourPlanInSteps(sheet, rules, runs)) last = pourPlan;
+  for (const { pourPlan } of pourPlanInSteps(sheet, rules, samples)) last = pourPlan;
   if (!last) throw new RangeError('a pour plan without a step');
   return last;
 }
 
 /**
  * The pour plan of a sheet step by step, so that a worker can tell how far it is and stop: first with everything in the
- * middle, then with ranges once all runs are done.
+ * middle, then with ranges once all samples are done.
  *
- * The middle run chooses the moments; the others keep them, and tell how it may come out.
+ * The nominal sample chooses the moments; the others keep them, and tell how it may come out.
  *
  * @param sheet of a plan that has passed its schema
  */
-export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): Generator<Progress, void> {
+export function* pourPlanInSteps(
+  sheet: Sheet,
+  rules: PourRules,
+  samples = SAMPLES,
+): Generator<Progress, void> {
   const heat = heatCaseOf(sheet, rules);
   const schedule = scheduleOf(sheet, heat, rules);
   const layerAtS: number[] = [];
   layerAtS.push(schedule.placeLayer(0, 0, { byS: 0, slackS: 0 }));
   const middle = simulate(
     heat,
-    MIDDLE,
+    NOMINAL,
     (layerIndex, { earliestS, latestS }) => {
       const before = layerAtS[layerIndex] ?? 0;
       const chosenS = heat.layers[layerIndex + 1]?.afterS ?? null;
@@ -57,17 +61,17 @@ export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): G
   const beatS = placeRounds(schedule, heat, layerAtS, middle);
   const beyondS = (sheet.totals.rounds - schedule.rounds) * beatS;
   const told = { sheet, heat, rules, schedule, middle, beyondS };
-  const first = tellPourPlan({ ...told, runs: [] });
-  yield { done: 0, of: runs, pourPlan: first };
+  const first = tellPourPlan({ ...told, samples: [] });
+  yield { done: 0, of: samples, pourPlan: first };
 
   const waits = middle.layers.slice(1).map(({ afterS }) => afterS);
-  const all: OneRun[] = [];
-  for (const factors of factorsOfRuns(spreadsFor(heat, schedule), runs)) {
+  const all: Sample[] = [];
+  for (const factors of factorsOfSamples(spreadsFor(heat, schedule), samples)) {
     const times = simulate(heat, factors, (layerIndex) => waits[layerIndex] ?? 0);
-    all.push({ times, jugs: schedule.pours.map((pour) => jugRun(sheet, heat, rules, pour, factors)) });
-    if (all.length < runs) yield { done: all.length, of: runs, pourPlan: first };
+    all.push({ times, jugs: schedule.pours.map((pour) => jugSample(sheet, heat, rules, pour, factors)) });
+    if (all.length < samples) yield { done: all.length, of: samples, pourPlan: first };
   }
-  if (runs > 0) yield { done: runs, of: runs, pourPlan: tellPourPlan({ ...told, runs: all }) };
+  if (samples > 0) yield { done: samples, of: samples, pourPlan: tellPourPlan({ ...told, samples: all }) };
 }
 
 /**
@@ -75,7 +79,12 @@ export function* pourPlanInSteps(sheet: Sheet, rules: PourRules, runs = RUNS): G
  *
  * @returns how long after one another the last two rounds leave the molds free, s
  */
-function placeRounds(schedule: Schedule, heat: HeatCase, first: readonly number[], middle: RunTimes): number {
+function placeRounds(
+  schedule: Schedule,
+  heat: HeatCase,
+  first: readonly number[],
+  middle: SampleTimes,
+): number {
   const times = {
     skinS: middle.layers.map(({ skinS }) => skinS),
     unmoldS: middle.unmoldS,

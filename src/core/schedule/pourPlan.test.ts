@@ -6,7 +6,7 @@ import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { USUAL_MAKING } from '../plan/making';
 import type { Sheet } from '../plan/sheet';
 import { beginsAt, later, secondsBetween } from './clock';
-import { factorsOfRuns, MIDDLE, spreadsOf } from './factors';
+import { factorsOfSamples, NOMINAL, spreadsOf } from './factors';
 import { type HeatCase, heatCaseOf } from './heatCase';
 import { pourPlanKey } from './keptPourPlans';
 import { makePourPlan, pourPlanInSteps } from './makePourPlan';
@@ -40,12 +40,12 @@ function caseOf(over: { mm?: number; secondMm?: number; roomC?: number; atC?: nu
 
 /** How the second pour meets the first when it comes so long after the skin. */
 function meetingAfter(heat: HeatCase, afterSkinS: number) {
-  const [, second] = simulate(heat, MIDDLE, (_, { skinS }) => skinS + afterSkinS).layers;
+  const [, second] = simulate(heat, NOMINAL, (_, { skinS }) => skinS + afterSkinS).layers;
   assert.ok(second?.meeting);
   return second.meeting;
 }
 
-/** Steps are as long as accuracy allows, so that two runs differ by this much where they should not. */
+/** Steps are as long as accuracy allows, so that two samples differ by this much where they should not. */
 const NEARLY_M = 2e-5;
 const NEARLY = 1.02;
 
@@ -72,7 +72,7 @@ test('a hotter pour never bonds less, and a longer wait never re-melts deeper', 
 
 test('a thicker layer never sets sooner, nor does a warmer room', () => {
   const times = (heat: HeatCase) => {
-    const { layers, unmoldS } = simulate(heat, MIDDLE, (_, { skinS }) => skinS + 60);
+    const { layers, unmoldS } = simulate(heat, NOMINAL, (_, { skinS }) => skinS + 60);
     return { skinS: layers[0]?.skinS ?? 0, unmoldS };
   };
   fc.assert(
@@ -188,7 +188,7 @@ test('three stripes: poured within their windows, first told without ranges, and
     steps.map(({ done, of }) => [done, of]),
     Array.from({ length: FEW + 1 }, (_, done) => [done, FEW]),
   );
-  assert.deepEqual([steps[0]?.pourPlan.runs, steps.at(-1)?.pourPlan.runs], [0, FEW]);
+  assert.deepEqual([steps[0]?.pourPlan.samples, steps.at(-1)?.pourPlan.samples], [0, FEW]);
   const plan = steps.at(-1)?.pourPlan;
   assert.ok(plan);
   assert.deepEqual(plan, makePourPlan(sheet, JUGS, FEW));
@@ -283,7 +283,7 @@ test('schools: ceiling, touch, the freezer, the double boiler, lying open', () =
 test('a base that the shelf knows better has its own heat', () => {
   const timesOf = (over: Parameters<typeof base>[0]) => {
     const heat = heatCaseOf(sheetWith([{ size: '8 mm', base: base(over) }]), RULES);
-    const { layers, unmoldS } = simulate(heat, MIDDLE, () => 0);
+    const { layers, unmoldS } = simulate(heat, NOMINAL, () => 0);
     return { skinS: layers[0]?.skinS ?? 0, unmoldS };
   };
   const usual = timesOf({});
@@ -340,14 +340,14 @@ test('a taught jug and a taught mold move the forecast, and narrow it', () => {
   assert.ok(wide(ready(quick)) < wide(ready(usual)));
 });
 
-test('runs fill their inputs evenly: one in every part of the bell, and the mean in the middle', () => {
+test('samples fill their inputs evenly: one in every part of the bell, and the mean in the middle', () => {
   const spreads = spreadsOf({ roomK: 1, humidity: 0.05, moldLoss: null, jugLoss: null });
-  const runs = factorsOfRuns(spreads, 40);
-  const rooms = runs.map(({ roomK }) => roomK);
+  const samples = factorsOfSamples(spreads, 40);
+  const rooms = samples.map(({ roomK }) => roomK);
   const mean = rooms.reduce((sum, each) => sum + each, 0) / rooms.length;
   const deviation = Math.sqrt(rooms.reduce((sum, each) => sum + (each - mean) ** 2, 0) / rooms.length);
   assert.ok(Math.abs(mean) < 0.06 && Math.abs(deviation - 0.97) < 0.08, `${mean} ${deviation}`);
   assert.ok(rooms.filter((each) => each > 0).length === 20);
-  assert.deepEqual(runs, factorsOfRuns(spreads, 40));
-  assert.ok(runs.every(({ conductivity }) => conductivity > 0.85 && conductivity < 1.15));
+  assert.deepEqual(samples, factorsOfSamples(spreads, 40));
+  assert.ok(samples.every(({ conductivity }) => conductivity > 0.85 && conductivity < 1.15));
 });

@@ -23,7 +23,7 @@ export const pourLayerSchema = z.strictObject({
   chosen: z.boolean(),
   /** When it may be poured; null for the first, which finds nothing below it. */
   window: z.strictObject({ earliest: rangeSchema, idealS: seconds, latest: rangeSchema }).nullable(),
-  /** How it meets the layer below: most likely, and in how many of the runs. */
+  /** How it meets the layer below: most likely, and in how many of the samples. */
   bond: z
     .strictObject({
       likely: z.enum(BONDS),
@@ -87,8 +87,8 @@ export const tipSchema = z.strictObject({
 export const pourPlanSchema = z.strictObject({
   version: z.literal(1),
   room: roomSchema,
-  /** How many runs its ranges are from: none yet, while only the middle is known. */
-  runs: z.int().nonnegative(),
+  /** How many samples its ranges are from: none yet, while only the middle is known. */
+  samples: z.int().nonnegative(),
   layers: z.array(pourLayerSchema).min(1),
   /** From the first action on, in the order they begin. */
   tasks: z.array(scheduledTaskSchema),

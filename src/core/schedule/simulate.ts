@@ -47,8 +47,8 @@ export interface Rewarm {
   toC: number;
 }
 
-/** One run: what came of a case with its inputs so far from their middles. */
-export interface RunTimes {
+/** One sample: what came of a case with its inputs so far from their middles. */
+export interface SampleTimes {
   layers: LayerTimes[];
   /** From the last pour. */
   unmoldS: number;
@@ -79,7 +79,7 @@ export function simulate(
   factors: Factors,
   chooseWait: ChooseWait,
   wants: 'times' | 'rewarm' = 'times',
-): RunTimes {
+): SampleTimes {
   const around = surroundingsOf(heat, factors);
   const [first] = heat.layers;
   if (!first) throw new RangeError('a case without a layer');
@@ -282,7 +282,7 @@ function untilOut(
   around: Surroundings,
   moments: LayerMoment[],
   floor: number,
-): Pick<RunTimes, 'unmoldS' | 'cutS' | 'never' | 'dew'> {
+): Pick<SampleTimes, 'unmoldS' | 'cutS' | 'never' | 'dew'> {
   let passedS = skinS;
   let [unmoldS, cutS]: [number | null, number | null] = [null, null];
   let coreBefore = coreC(stack, CELLS_BELOW);

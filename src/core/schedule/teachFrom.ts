@@ -8,7 +8,7 @@ import type { Reading } from '../heat/taught';
 import { fitLossScale, type LossScale, scaleByTouch, type TeachFault } from '../heat/teach';
 import type { Sheet } from '../plan/sheet';
 import type { Result } from '../result';
-import { MIDDLE } from './factors';
+import { NOMINAL } from './factors';
 import { type HeatCase, heatCaseOf } from './heatCase';
 import type { PourRules } from './pourRules';
 import { simulate, surroundingsOf } from './simulate';
@@ -74,7 +74,7 @@ function teachMold({ readings, roomC }: Of<'mold'>, heat: HeatCase) {
 }
 
 function inRoom(heat: HeatCase, roomC: number, lossScale: number) {
-  return { ...surroundingsOf({ ...heat, room: { ...heat.room, tempC: roomC } }, MIDDLE), lossScale };
+  return { ...surroundingsOf({ ...heat, room: { ...heat.room, tempC: roomC } }, NOMINAL), lossScale };
 }
 
 function teachByTouch({ carriedS, layerIndex, waits }: Of<'touch'>, heat: HeatCase) {
@@ -84,6 +84,6 @@ function teachByTouch({ carriedS, layerIndex, waits }: Of<'touch'>, heat: HeatCa
       layers: heat.layers.slice(0, layerIndex + 1),
       moldLearnt: { scale, spread: 0 },
     };
-    return simulate(own, MIDDLE, (index) => waits[index] ?? 0).layers[layerIndex]?.skinS ?? 0;
+    return simulate(own, NOMINAL, (index) => waits[index] ?? 0).layers[layerIndex]?.skinS ?? 0;
   });
 }

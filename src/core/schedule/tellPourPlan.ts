@@ -1,9 +1,9 @@
 import { BONDS, type Bond } from '../heat/bond';
 import type { Sheet } from '../plan/sheet';
-import { MIDDLE } from './factors';
+import { NOMINAL } from './factors';
 import type { HeatCase } from './heatCase';
 import { idealS } from './idealMoment';
-import { curveTimes, type JugRun, jugRun, layerOfPour } from './jugRun';
+import { curveTimes, type JugSample, jugSample, layerOfPour } from './jugSample';
 import { grainsOf, tipsOf } from './particles';
 import type { PlacedPour } from './placeLayer';
 import type { PourLayer, PourPlan } from './pourPlan';
@@ -11,12 +11,12 @@ import type { PourRules } from './pourRules';
 import { rangeOf, shifted } from './range';
 import type { Schedule } from './schedule';
 import type { ScheduledTask } from './scheduledTask';
-import type { LayerTimes, RunTimes } from './simulate';
+import type { LayerTimes, SampleTimes } from './simulate';
 
-/** One run with its inputs off: layers, and the jugs of the first filling in the order they are poured. */
-export interface OneRun {
-  times: RunTimes;
-  jugs: JugRun[];
+/** One sample with its inputs off: layers, and the jugs of the first filling in the order they are poured. */
+export interface Sample {
+  times: SampleTimes;
+  jugs: JugSample[];
 }
 
 /** All that a pour plan is told from. */
@@ -25,19 +25,19 @@ export interface Told {
   heat: HeatCase;
   rules: PourRules;
   schedule: Schedule;
-  middle: RunTimes;
+  middle: SampleTimes;
   /** How long the rounds that are not placed one by one take, s. */
   beyondS: number;
   /** None while only the middle is known. */
-  runs: readonly OneRun[];
+  samples: readonly Sample[];
 }
 
-/** The pour plan that the runs tell: the middle one its moments, all of them its ranges. */
+/** The pour plan that the samples tell: the middle one its moments, all of them its ranges. */
 export function tellPourPlan(told: Told): PourPlan {
-  const { sheet, heat, schedule, middle, beyondS, runs } = told;
+  const { sheet, heat, schedule, middle, beyondS, samples } = told;
   const scheduled = schedule.tasks();
   const startS = Math.min(0, ...scheduled.map(({ fromS }) => fromS));
-  const over = (figure: (run: RunTimes) => number) => runs.map(({ times }) => figure(times));
+  const over = (figure: (sample: SampleTimes) => number) => samples.map(({ times }) => figure(times));
   const unmold = rangeOf(
     middle.unmoldS,
     over(({ unmoldS }) => unmoldS),
@@ -75,11 +75,11 @@ export function tellPourPlan(told: Told): PourPlan {
     middle: endS,
     high: endS + (sure.high - sure.middle) * sheet.totals.rounds,
   });
-  const dews = runs.flatMap(({ times: { dew } }) => dew ?? []);
+  const dews = samples.flatMap(({ times: { dew } }) => dew ?? []);
   return {
     version: 1,
     room: heat.room,
-    runs: runs.length,
+    samples: samples.length,
     layers: heat.layers.map((_, index) => layerTold(told, index, skins[index] ?? rangeOf(0, []))),
     tasks,
     rounds: schedule.rounds,
@@ -115,14 +115,14 @@ export function tellPourPlan(told: Told): PourPlan {
 }
 
 function layerTold(told: Told, index: number, skin: PourLayer['skin']): PourLayer {
-  const { heat, schedule, middle, runs } = told;
+  const { heat, schedule, middle, samples } = told;
   const layer = heat.layers[index];
   const own = middle.layers[index];
   if (!layer || !own) throw new RangeError('a layer that was not simulated');
   const below = middle.layers[index - 1];
   const belowOver = (figure: (times: LayerTimes) => number) =>
-    runs.flatMap(({ times }) => times.layers[index - 1] ?? []).map(figure);
-  const mine = runs.flatMap(({ times }) => times.layers[index] ?? []);
+    samples.flatMap(({ times }) => times.layers[index - 1] ?? []).map(figure);
+  const mine = samples.flatMap(({ times }) => times.layers[index] ?? []);
   return {
     pourIndexes: layer.pourIndexes,
     letters: layer.letters,
@@ -166,12 +166,12 @@ function layerTold(told: Told, index: number, skin: PourLayer['skin']): PourLaye
 }
 
 function jugTold(
-  { sheet, heat, rules, schedule: { pours }, runs }: Told,
+  { sheet, heat, rules, schedule: { pours }, samples }: Told,
   pour: PlacedPour,
 ): PourLayer['jugs'][number] {
-  const middle = jugRun(sheet, heat, rules, pour, MIDDLE);
+  const middle = jugSample(sheet, heat, rules, pour, NOMINAL);
   const place = pours.indexOf(pour);
-  const own = runs.flatMap(({ jugs }) => jugs[place] ?? []);
+  const own = samples.flatMap(({ jugs }) => jugs[place] ?? []);
   const { tooThickC } = layerOfPour(heat, pour.pourIndex);
   return {
     pourIndex: pour.pourIndex,

@@ -125,7 +125,7 @@ export default function ModelImport({ showing, onMeasured }: Props) {
           </button>
           {state.is === 'shape' && (
             <p className="text-sm" role="status">
-              It holds <strong>{writeFigure(shapeCapacityMl(state.shape), 1)} mL</strong>, and is told at{' '}
+              It holds <strong>{writeFigure(shapeCapacityMl(state.shape), 1)} mL</strong>, and is known at{' '}
               {state.shape.levels.length} heights.
             </p>
           )}

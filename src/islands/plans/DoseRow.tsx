@@ -226,7 +226,7 @@ function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
         >
           <option value="">dry, as it is</option>
           {wetIn && !dispersants.some(({ id }) => id === wetIn.dispersantId) && (
-            <option value={wetIn.dispersantId}>as it was, now put away</option>
+            <option value={wetIn.dispersantId}>as it was, now archived</option>
           )}
           {dispersants.map((material) => (
             <option key={material.id} value={material.id}>

@@ -16,7 +16,7 @@ const SPREAD_F = { unit: '°F', least: 0, most: 14 };
 const HUMIDITY = { unit: '%', least: 5, most: 98 };
 const HUMIDITY_SPREAD = { unit: '%', least: 0, most: 30 };
 const FREEZER = { unit: 'min', least: 1, most: 600 };
-const CLOCKS = { none: 'at no set time', start: 'begin at', finish: 'be done by' } as const;
+const CLOCKS = { none: 'At any time', start: 'Begins at', finish: 'Done by' } as const;
 
 /** The room, the clock and the freezer of a plan. */
 export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
@@ -67,7 +67,7 @@ export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
         <legend className="mb-1 text-sm font-semibold">When</legend>
         <div className="flex flex-wrap items-end gap-2">
           <label className="flex flex-col text-xs">
-            <span className="quiet">It is to</span>
+            <span className="quiet">When</span>
             <select
               className="select select-sm w-40 pointer-coarse:min-h-11"
               value={clock?.at ?? 'none'}

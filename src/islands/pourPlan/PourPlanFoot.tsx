@@ -120,7 +120,7 @@ function Summary({
     );
   const { clock } = sheet.making;
   // Reckoned back from an end, it begins the earlier the less is known.
-  if (clock?.at === 'finish' && pourPlan.runs === 0)
+  if (clock?.at === 'finish' && pourPlan.samples === 0)
     return (
       <>
         Begin some time before <strong>{showClockDay(begins, locale)}</strong>, {hands}.{more}

@@ -54,7 +54,7 @@ export function PourWhen({ file: { plan }, pourPlan, pourIndex, showing, onEdit 
           </button>
         )}
       </div>
-      <Words layer={layer} before={pourPlan.layers[place - 1]} runs={pourPlan.runs} showing={showing} />
+      <Words layer={layer} before={pourPlan.layers[place - 1]} samples={pourPlan.samples} showing={showing} />
     </div>
   );
 }
@@ -62,12 +62,12 @@ export function PourWhen({ file: { plan }, pourPlan, pourIndex, showing, onEdit 
 function Words({
   layer,
   before,
-  runs,
+  samples,
   showing,
 }: {
   layer: PourLayer;
   before: PourLayer | undefined;
-  runs: number;
+  samples: number;
   showing: Showing;
 }) {
   const { locale } = showing;
@@ -84,8 +84,8 @@ function Words({
       {bond && (
         <li>
           At its moment: {BOND_SAYS[bond.likely]}
-          {runs > 0 &&
-            ` (weak ${showPercent(bond.shares.weak, locale, 0)}, good ${showPercent(bond.shares.good, locale, 0)}, deep ${showPercent(bond.shares.deep, locale, 0)}, through ${showPercent(bond.shares.broken, locale, 0)} of ${runs} runs)`}
+          {samples > 0 &&
+            ` (weak ${showPercent(bond.shares.weak, locale, 0)}, good ${showPercent(bond.shares.good, locale, 0)}, deep ${showPercent(bond.shares.deep, locale, 0)}, through ${showPercent(bond.shares.broken, locale, 0)} of ${samples} samples)`}
           .
           {bond.likely === 'weak' &&
             (rewarm

@@ -153,7 +153,7 @@ export function Teach(props: Props) {
       {way === 'jug' && !jug ? (
         <p>
           {jugOfPour
-            ? 'The workshop has not told of its jugs yet. Add them, and each can learn.'
+            ? 'No jugs are entered in the house rules yet. Add them, and each can be taught.'
             : 'This pour goes on in the jug of the pour before. Choose that one.'}{' '}
           <a className="link" href="/house-rules">
             House rules

@@ -77,7 +77,7 @@ export function WhatIf(props: Props) {
         <>
           <Compared before={pourPlan} after={whole} label={choice.label} showing={showing} />
           <Changes {...props} other={other} otherPlan={whole} sheet={sheet} />
-          {whole.runs === 0 && (
+          {whole.samples === 0 && (
             <p role="status" className="quiet text-xs">
               Ranges follow …
             </p>

@@ -20,7 +20,7 @@ interface Props {
   onDone(): void;
 }
 
-/** The form of one material: saved, put away, or taken off the shelf when nothing names it. */
+/** The form of one material: saved, archived, or taken off the shelf when nothing names it. */
 export function MaterialEditor({ was, materials, locale, save, remove, onTheirs, onDone }: Props) {
   const context = useMemo(() => shelfNames(materials), [materials]);
   const form = useForm<MaterialTyped, unknown, NewMaterial>({
@@ -66,7 +66,7 @@ export function MaterialEditor({ was, materials, locale, save, remove, onTheirs,
                   })();
                 }}
               >
-                Put it away
+                Archive it
               </button>
             )}
           </p>

@@ -95,7 +95,7 @@ export default function Shelf({ start, stock: startStock, currency, asked, asked
               checked={withPutAway}
               onChange={({ target }) => setWithPutAway(target.checked)}
             />
-            with what is put away
+            with archived ones
           </label>
         </div>
         <div className={`grid items-start gap-3 ${open ? 'xl:grid-cols-[1fr_34rem]' : ''}`}>

@@ -103,7 +103,7 @@ export function ShelfTable({ rows, showing, currency, openId, narrow, onOpen }: 
                   onClick={() => onOpen(original)}
                 >
                   {original.name}
-                  {original.stored.item.archived && <span className="quiet font-normal"> · put away</span>}
+                  {original.stored.item.archived && <span className="quiet font-normal"> · archived</span>}
                 </button>
               </th>
               {isShown('kind') && <td>{original.kind}</td>}

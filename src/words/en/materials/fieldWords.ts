@@ -69,14 +69,14 @@ export const MATERIAL_FIELD_WORDS = {
     hint: `${Object.keys(ORIGIN_NAMES).join('; ')}. “none”: none of these. Empty: not known`,
   },
   lowStock: { label: 'Buy more below', hint: 'Pieces, of what is counted. Empty: never said' },
-  archived: { label: 'Put away' },
+  archived: { label: 'Archived' },
   note: { label: 'Note' },
 } satisfies Record<string, FieldWords>;
 
 /** What a dispersant does in the hot base. */
 export const LEAVES_NAMES = { yes: 'Leaves again, as alcohol does', no: 'Stays, as glycerin does' };
 
-export const ARCHIVED_NAMES = { no: 'On the shelf', yes: 'Put away, not offered any more' };
+export const ARCHIVED_NAMES = { no: 'On the shelf', yes: 'Archived, not offered any more' };
 
 /** Yes, no, or nobody has told us. */
 export const YES_NO_NAMES = { '': 'Not known', yes: 'Yes', no: 'No' };

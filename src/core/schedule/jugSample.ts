@@ -1,14 +1,14 @@
 import { coolJug, coolsToS, jugAtC } from '../heat/jug';
 import type { Sheet } from '../plan/sheet';
-import { type Factors, MIDDLE } from './factors';
+import { type Factors, NOMINAL } from './factors';
 import type { HeatCase, HeatLayer } from './heatCase';
 import { coolS, jugSurroundings, type LoadInJug, meltLoad } from './jugLoads';
 import type { PlacedPour } from './placeLayer';
 import type { PourRules } from './pourRules';
 import { substanceWith } from './simulate';
 
-/** What came of one jug in one run. Times are from when it was melted. */
-export interface JugRun {
+/** What came of one jug in one sample. Times are from when it was melted. */
+export interface JugSample {
   /** As warm as it is poured. */
   readyS: number;
   tooThickS: number;
@@ -28,15 +28,15 @@ export function layerOfPour({ layers }: HeatCase, pourIndex: number): HeatLayer 
 const CURVE_POINTS = 24;
 
 /** Melts and cools a jug with its inputs so far off, and empties it. */
-export function jugRun(
+export function jugSample(
   sheet: Sheet,
   heat: HeatCase,
   rules: PourRules,
   pour: PlacedPour,
   factors: Factors,
-): JugRun {
+): JugSample {
   const { inJug, pourIndex } = pour;
-  const own = factors === MIDDLE ? inJug : meltLoad(sheet, heat, inJug.load, inJug.jug, rules, factors);
+  const own = factors === NOMINAL ? inJug : meltLoad(sheet, heat, inJug.load, inJug.jug, rules, factors);
   const layer = layerOfPour(heat, pourIndex);
   const emptying = coolJug(
     { holdsMl: inJug.jug.holdsMl, contentG: inJug.load.contentG },
