@@ -27,7 +27,8 @@ export function migrate(db: Database.Database, migrations: readonly Migration[])
   const newest = migrations.at(-1)?.number ?? 0;
   if (found > newest) throw new NewerDatabaseError(found, newest);
   for (const migration of migrations.filter(({ number }) => number > found)) {
-    if (migration.number > 1) keepCopy(db, migration.number);
+    // A file that was made just now holds nothing to be kept.
+    if (found > 0) keepCopy(db, migration.number);
     db.transaction(() => {
       db.exec(migration.sql);
       db.pragma(`user_version = ${migration.number}`);

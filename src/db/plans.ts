@@ -5,7 +5,15 @@ import { planSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { ok } from '../core/result';
 import { draftFrom1, type Plan1 } from '../formats/planFile1';
-import { type BrokenRecord, broken, itemOf, type RecordReader, readable, recordReader } from './readRecord';
+import {
+  type BrokenRecord,
+  broken,
+  itemOf,
+  type Page,
+  type RecordReader,
+  readable,
+  recordReader,
+} from './readRecord';
 
 interface Row {
   id: string;
@@ -85,12 +93,15 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
   return {
     /** The latest version of every plan that can be read, the last changed first. */
     all: (): StoredPlan[] => readable(pageOf(ALL, 0)),
-    /** The same, a page of it. */
-    page(limit: number, offset: number, named = ''): StoredPlan[] {
-      return readable(pageOf(limit, offset, named));
+    /**
+     * A page of the same, with those that can't be read.
+     *
+     * @param named what the name contains
+     */
+    page(limit: number, offset: number, named = ''): Page<StoredPlan> {
+      const reads = pageOf(limit, offset, named);
+      return { items: readable(reads), broken: broken(reads), total: count.get({ named })?.total ?? 0 };
     },
-    /** @param named what the name contains */
-    count: (named = ''): number => count.get({ named })?.total ?? 0,
     /** Plans that can't be read. */
     broken: (): BrokenRecord[] => broken(pageOf(ALL, 0)),
     /** Every version of every plan, to see what they name. */

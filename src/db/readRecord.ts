@@ -19,6 +19,13 @@ export interface RecordReader<Item> {
   read(id: string, text: string, shape: number): Result<Item, BrokenRecord>;
 }
 
+/** A page of a list, and how many there are in all. */
+export interface Page<Item> {
+  items: Item[];
+  broken: BrokenRecord[];
+  total: number;
+}
+
 /** A record that is asked for by its id and can't be read. */
 export class BrokenRecordError extends Error {
   constructor(readonly broken: BrokenRecord) {

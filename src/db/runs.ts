@@ -4,7 +4,15 @@ import type { Sheet } from '../core/plan/sheet';
 import { ok, type Result } from '../core/result';
 import { eventSourceSchema, type RecordedEvent, type Run, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
-import { type BrokenRecord, broken, itemOf, type RecordReader, readable, recordReader } from './readRecord';
+import {
+  type BrokenRecord,
+  broken,
+  itemOf,
+  type Page,
+  type RecordReader,
+  readable,
+  recordReader,
+} from './readRecord';
 import { snapshotWithFields } from './upcasters/finding';
 import { derivedEvent, derivedSnapshot } from './upcasters/run';
 
@@ -28,15 +36,8 @@ interface EventRow {
 
 export type RunEnding = 'finished' | 'abandoned';
 
-/** A page of a list, and how many there are in all. */
-export interface Page<Item> {
-  items: Item[];
-  broken: BrokenRecord[];
-  total: number;
-}
-
 const COLUMNS = 'id, plan_id, plan_version, started_at, plan_name, shape, snapshot';
-const FOUND = `ended = 'finished' AND (? = '' OR instr(folded(plan_name || ' ' || note), folded(?)) > 0)`;
+const FOUND = `ended = 'finished' AND (? = '' OR instr(words, folded(?)) > 0)`;
 
 /** @param rulesNow what a run from before snapshots is shown by */
 export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
@@ -45,7 +46,8 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
   );
   const finished = db.prepare<[string, string, number, number], RunRow>(
-    `SELECT ${COLUMNS} FROM runs WHERE ${FOUND} ORDER BY ended_at DESC, id LIMIT ? OFFSET ?`,
+    `WITH found AS (SELECT id FROM runs WHERE ${FOUND} ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
+     SELECT ${COLUMNS} FROM runs WHERE id IN (SELECT id FROM found) ORDER BY ended_at DESC, id`,
   );
   const countFinished = db.prepare<[string, string], { total: number }>(
     `SELECT count(*) AS total FROM runs WHERE ${FOUND}`,
@@ -60,16 +62,16 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
   const hasEvent = db.prepare<[string, string], { place: number }>(
     'SELECT place FROM run_events WHERE run_id = ? AND event_id = ?',
   );
-  const insert = db.prepare<[string, string, number, string, string, number, string]>(
-    `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, shape, snapshot)
-     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+  const insert = db.prepare<Record<string, string | number>>(
+    `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, words, shape, snapshot)
+     VALUES (@id, @planId, @planVersion, @startedAt, @planName, folded(@planName), @shape, @snapshot)`,
   );
   const append = db.prepare<[string, string, string, string, string, string, number, string]>(
     `INSERT INTO run_events (run_id, place, event_id, at, occurred_at, source, shape, event)
      VALUES (?, (SELECT 1 + count(*) FROM run_events WHERE run_id = ?), ?, ?, ?, ?, ?, ?)`,
   );
-  const end = db.prepare<[RunEnding, string, string, string]>(
-    'UPDATE runs SET ended = ?, ended_at = ?, note = ? WHERE id = ?',
+  const end = db.prepare<{ ending: RunEnding; at: string; note: string; id: string }>(
+    "UPDATE runs SET ended = @ending, ended_at = @at, note = @note, words = folded(plan_name || ' ' || @note) WHERE id = @id",
   );
 
   let snapshots: { by: HouseRules; reader: RecordReader<Run['snapshot']> } | null = null;
@@ -85,10 +87,10 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
   const runOf = (row: RunRow): Result<Run, BrokenRecord> => {
     const snapshot = snapshotReader().read(row.id, row.snapshot, row.shape);
     if (!snapshot.success) return snapshot;
-    const read = eventReader(snapshot.data.sheet);
+    const older = eventReader(snapshot.data.sheet);
     const recorded: RecordedEvent[] = [];
     for (const each of events.all(row.id)) {
-      const event = read.read(row.id, each.event, each.shape);
+      const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(row.id, each.event, each.shape);
       if (!event.success) return event;
       const source = eventSourceSchema.catch({}).parse(JSON.parse(each.source));
       recorded.push({
@@ -131,15 +133,15 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     /** The last finished runs in a mold. */
     ofMold: (moldId: string, limit: number): Run[] => readable(ofMold.all(moldId, limit).map(runOf)),
     insert({ id, planId, planVersion, startedAt, snapshot }: Run): void {
-      insert.run(
+      insert.run({
         id,
         planId,
         planVersion,
         startedAt,
-        snapshot.sheet.planName,
-        snapshotReader().shape,
-        JSON.stringify(snapshot),
-      );
+        planName: snapshot.sheet.planName,
+        shape: snapshotReader().shape,
+        snapshot: JSON.stringify(snapshot),
+      });
     },
     hasEvent: (runId: string, eventId: string): boolean => hasEvent.get(runId, eventId) !== undefined,
     append(runId: string, eventId: string, { recordedAt, occurredAt, source, event }: RecordedEvent): void {
@@ -155,12 +157,15 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       );
     },
     end(runId: string, ending: RunEnding, at: string, note: string): void {
-      end.run(ending, at, note, runId);
+      end.run({ ending, at, note, id: runId });
     },
   };
 }
 
 const EVENT_SHAPE = 2;
+
+/** Events of today's shape ask nothing of their run, so one that was read is known for all. */
+const EVENTS = recordReader(runEventSchema, [(record) => record]);
 
 function eventReader(sheet: Sheet) {
   return recordReader(runEventSchema, [(record) => derivedEvent(record, sheet)]);

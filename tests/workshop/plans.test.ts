@@ -149,12 +149,12 @@ test('a plan is found by what its name holds, whatever case it is typed in, and 
   const found = (text: string) =>
     workshop.plans
       .page(50, 0, text)
-      .map(({ plan }) => plan.name)
+      .items.map(({ plan }) => plan.name)
       .toSorted();
   assert.deepEqual(found('fERRY'), ['Day_Ferry', 'Night Ferry']);
   assert.deepEqual(
     [found('_'), found('%'), found("'"), found('')].map((names) => names.length),
     [1, 1, 0, 4],
   );
-  assert.equal(workshop.plans.count('ferry'), 2);
+  assert.equal(workshop.plans.page(50, 0, 'ferry').total, 2);
 });

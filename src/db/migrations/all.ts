@@ -5,6 +5,7 @@ import { molds } from './0003_molds';
 import { embeds } from './0004_embeds';
 import { heat } from './0005_heat';
 import { spine } from './0006_spine';
+import { foundRuns } from './0007_found_runs';
 
 /** In order; only ever added to. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds, heat, spine];
+export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds, heat, spine, foundRuns];

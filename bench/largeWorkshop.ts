@@ -1,0 +1,49 @@
+import { makeSheet } from '../src/core/plan/makeSheet';
+import { slimSheet } from '../src/core/run/snapshot';
+import type { Workshop } from '../src/server/workshop';
+import { additive, base, fragrance, mold, planFile } from '../tests/support/planFiles';
+import { madeRun } from '../tests/support/runs';
+
+export interface Size {
+  runs: number;
+  plans: number;
+  materials: number;
+}
+
+/** Fills a workshop: so many finished runs, plans and materials. */
+export function fill(
+  { db, plans, runs, materials }: Workshop,
+  file: ReturnType<typeof fileOf>,
+  size: Size,
+): void {
+  const made = makeSheet(file);
+  if (!made.success) throw new Error('the plan of the benchmark has no sheet');
+  const sheet = slimSheet(made.data);
+  const at = (n: number) => new Date(Date.UTC(2020, 0, 1) + n * 3_600_000).toISOString();
+  db.transaction(() => {
+    for (let n = materials.all().length; n < size.materials; n++)
+      materials.insert(additive({ id: `extra-${n}`, name: `Extra ${n}`, role: 'other' }), at(n));
+    const ids = plans.all().map(({ id }) => id);
+    for (let n = ids.length; n < size.plans; n++) {
+      const id = `plan-${n}`;
+      plans.insert(id, { ...file.plan, name: `Plan ${n}` }, at(n));
+      ids.push(id);
+    }
+    for (let n = 0; n < size.runs; n++) {
+      const run = { ...madeRun({ ...sheet, planName: `Run ${n}` }), id: `run-${n}`, startedAt: at(n) };
+      runs.insert({ ...run, planId: ids[n % ids.length] ?? '', events: [] });
+      run.events.forEach((event, place) => {
+        runs.append(run.id, `event-${place}`, event);
+      });
+      runs.end(run.id, 'finished', at(n + 1), `note ${n}`);
+    }
+  })();
+}
+
+export function fileOf() {
+  return planFile(
+    [{ base: base(), doses: [[fragrance(), '2 %']] }],
+    { name: 'Plain bar', pieces: 6 },
+    mold(),
+  );
+}

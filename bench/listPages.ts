@@ -1,0 +1,108 @@
+import { importPlan } from '../src/server/importPlan';
+import { PER_PAGE } from '../src/server/pageAsked';
+import { openWorkshop } from '../src/server/workshop';
+import { startServer, temporaryFolder } from '../tests/support/server';
+import { fileOf, fill, type Size } from './largeWorkshop';
+
+const SMALL: Size = { runs: 100, plans: 10, materials: 2000 };
+const LARGE: Size = { runs: 10_000, plans: 1000, materials: 2000 };
+const TIMES = 15;
+
+const middle = (figures: number[]) => figures.sort((a, b) => a - b)[Math.floor(figures.length / 2)] ?? 0;
+
+function median(work: () => unknown): number {
+  work();
+  return middle(
+    Array.from({ length: TIMES }, () => {
+      const began = performance.now();
+      work();
+      return performance.now() - began;
+    }),
+  );
+}
+
+/** What is behind each list, beside its bare SQL: the same rows, read by nobody. */
+function functions(folder: string) {
+  const open = openWorkshop(folder);
+  const runRows = open.db.prepare(
+    `SELECT * FROM runs WHERE ended = 'finished' ORDER BY ended_at DESC, id LIMIT ${PER_PAGE}`,
+  );
+  const events = open.db.prepare('SELECT * FROM run_events WHERE run_id = ? ORDER BY place');
+  const planRows = open.db.prepare(
+    `SELECT *, EXISTS (SELECT 1 FROM runs WHERE runs.plan_id = plans.id AND runs.plan_version = v.version) AS used
+     FROM plans JOIN plan_versions v ON v.plan_id = plans.id AND v.version = plans.latest_version
+     ORDER BY plans.changed_at DESC, plans.id LIMIT ${PER_PAGE}`,
+  );
+  const materialRows = open.db.prepare("SELECT * FROM materials ORDER BY record ->> 'name'");
+  const count = open.db.prepare("SELECT count(*) FROM runs WHERE ended = 'finished'");
+  const countPlans = open.db.prepare('SELECT count(*) FROM plans');
+  const lists: [string, () => unknown, () => unknown][] = [
+    [
+      'log',
+      () => open.runs.finished({ limit: PER_PAGE }),
+      () => [count.get(), (runRows.all() as { id: string }[]).map(({ id }) => events.all(id))],
+    ],
+    ['plans', () => open.plans.page(PER_PAGE, 0), () => [countPlans.get(), planRows.all()]],
+    ['materials', () => open.materials.all(), () => materialRows.all()],
+  ];
+  for (const [name, work, sql] of lists) {
+    const [ours, bare] = [median(work), median(sql)];
+    console.log(
+      `  ${name.padEnd(10)} ${ours.toFixed(2).padStart(7)} ms, its bare SQL ${bare.toFixed(2)} ms, ratio ${(ours / bare).toFixed(2)}`,
+    );
+  }
+  open.db.close();
+}
+
+const PAGES = [
+  '/',
+  '/plans',
+  '/plans?page=2',
+  '/log',
+  '/log?page=2',
+  '/log?q=note+7',
+  '/bench',
+  '/molds',
+  '/shelf',
+];
+
+/** How long the built server takes for each page, ms. */
+async function pages(folder: string): Promise<Map<string, number>> {
+  const server = await startServer(folder);
+  const found = new Map<string, number>();
+  for (const page of PAGES) {
+    const figures: number[] = [];
+    for (let time = 0; time < TIMES + 2; time++) {
+      const began = performance.now();
+      const answer = await fetch(server.base + page);
+      await answer.text();
+      if (!answer.ok) throw new Error(`${page} answers ${answer.status}`);
+      if (time > 1) figures.push(performance.now() - began);
+    }
+    found.set(page, middle(figures));
+  }
+  await server.stop();
+  return found;
+}
+
+const folders = [temporaryFolder(), temporaryFolder()] as const;
+for (const [place, size] of [SMALL, LARGE].entries()) {
+  const open = openWorkshop(folders[place]?.path ?? '');
+  importPlan(open, fileOf());
+  fill(open, fileOf(), size);
+  open.db.close();
+}
+console.log(
+  `a workshop of ${LARGE.runs} runs, ${LARGE.plans} plans and ${LARGE.materials} materials: what is behind each list`,
+);
+functions(folders[1].path);
+console.log(`each list page, beside the same with ${SMALL.runs} runs and ${SMALL.plans} plans`);
+const small = await pages(folders[0].path);
+const large = await pages(folders[1].path);
+for (const page of PAGES) {
+  const [few, many] = [small.get(page) ?? 0, large.get(page) ?? 0];
+  console.log(
+    `  ${page.padEnd(14)} ${many.toFixed(1).padStart(6)} ms, ${few.toFixed(1)} ms, ratio ${(many / few).toFixed(2)}`,
+  );
+}
+for (const folder of folders) folder.remove();
