@@ -1,0 +1,85 @@
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { freePort } from '../support/server';
+
+/** Built within the project, where its packages are found. */
+const BUILT = resolve('node_modules/.cache/pseudo-language');
+const data = mkdtempSync(join(tmpdir(), 'tallow-language-'));
+let server: ChildProcess;
+let base = '';
+
+test.beforeAll(async () => {
+  test.setTimeout(240_000);
+  execFileSync(process.execPath, ['tests/support/pseudoWords.mjs', BUILT], { stdio: 'inherit' });
+  execFileSync(process.execPath, ['--import', 'tsx', 'demo/seed.ts', data]);
+  const port = await freePort();
+  base = `http://127.0.0.1:${port}`;
+  server = spawn(process.execPath, [join(BUILT, 'server/entry.mjs')], {
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), TALLOW_DATA: data, NODE_ENV: 'production' },
+  });
+  await expect(async () => expect((await fetch(`${base}/api/health`)).ok).toBe(true)).toPass();
+});
+
+test.afterAll(() => {
+  server.kill();
+  rmSync(data, { recursive: true, force: true });
+  rmSync(BUILT, { recursive: true, force: true });
+});
+
+const MARKED = /⟦.*⟧/s;
+
+async function opened(page: Page, path: string): Promise<void> {
+  const failed: string[] = [];
+  page.on('pageerror', (error) => failed.push(error.message));
+  const answer = await page.goto(base + path);
+  expect(answer?.ok(), path).toBe(true);
+  expect(failed, path).toEqual([]);
+}
+
+/** Every one of them says something, and all of it between the marks. */
+async function allMarked(locators: Locator): Promise<void> {
+  await expect(locators.first()).toBeVisible();
+  for (const text of await locators.allTextContents()) expect(text).toMatch(MARKED);
+}
+
+test('in a language that nobody speaks, every finding, task, field and length is told in it', async ({
+  page,
+}) => {
+  const plans = (await (await fetch(`${base}/api/plans`)).json()) as { id: string; plan: { name: string } }[];
+  const ferry = plans.find(({ plan }) => plan.name === 'Night Ferry')?.id ?? '';
+  await opened(page, `/plans/${ferry}`);
+  await expect(page.getByText('Working out when')).toBeHidden();
+  const checks = page.getByRole('region', { name: 'Checks' }).getByRole('listitem');
+  await expect(checks.first()).toBeVisible();
+  for (const check of await checks.all()) {
+    await expect(check.locator('p').nth(0)).toHaveText(/: ⟦.*⟧$/);
+    await expect(check.locator('p').nth(1)).toHaveText(/^⟦.*⟧$/s);
+  }
+  await allMarked(page.getByRole('region', { name: 'Pour plan' }).getByText(/Done in/));
+  await page.getByRole('button', { name: 'As a list' }).click();
+  await allMarked(page.locator('tr[data-task] td:last-child'));
+
+  await opened(page, `/plans/${ferry}/sheet`);
+  await allMarked(page.locator('[data-task]'));
+
+  const [run] = (await (await fetch(`${base}/api/runs`)).json()) as { id: string }[];
+  await opened(page, `/bench/${run?.id}`);
+  await allMarked(
+    page
+      .getByRole('heading', { level: 2 })
+      .filter({ hasNotText: /^Round/ })
+      .first(),
+  );
+
+  await opened(page, '/shelf');
+  await page.getByRole('button', { name: 'New material' }).click();
+  await expect(page.getByLabel('⟦Name⟧')).toBeVisible();
+  await opened(page, '/molds');
+  await page.getByRole('button', { name: 'New mold' }).click();
+  await expect(page.getByLabel('⟦Cavities⟧')).toBeVisible();
+  for (const path of ['/', '/plans', '/plans/buy', '/log', '/bench', '/house-rules'])
+    await opened(page, path);
+});
