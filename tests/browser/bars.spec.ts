@@ -120,12 +120,11 @@ for (const name of HANDS) {
       '8.2',
     );
     await press(page.getByRole('button', { name: 'Face' }));
-    const radii = await page
-      .getByRole('img', { name: 'The face of the bar, from above' })
-      .locator('circle')
-      .evaluateAll((all) => [
-        ...new Set(all.map((each) => Number(Number(each.getAttribute('r')).toFixed(1)))),
-      ]);
+    const circles = page.getByRole('img', { name: 'The face of the bar, from above' }).locator('circle');
+    await expect(circles.first()).toBeVisible();
+    const radii = await circles.evaluateAll((all) => [
+      ...new Set(all.map((each) => Number(Number(each.getAttribute('r')).toFixed(1)))),
+    ]);
     expect(radii).toEqual([35, 22.5, 15]);
     await saved(page);
   });

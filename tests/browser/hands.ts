@@ -1,4 +1,4 @@
-import type { Browser, Locator, Page } from '@playwright/test';
+import { type Browser, expect, type Locator, type Page } from '@playwright/test';
 
 /** The ways of working a page: each does the same three things its own way. */
 export const HANDS = ['pointer', 'touch', 'keyboard'] as const;
@@ -39,6 +39,8 @@ function keyboard(page: Page): Hand {
   return {
     page,
     async press(what) {
+      // What can't be pressed can't be reached by key either: a person waits for it, as a pointer does here.
+      await expect(what).toBeEnabled();
       await what.focus();
       const isBox = (await what.getAttribute('type')) === 'checkbox';
       await page.keyboard.press(isBox ? 'Space' : 'Enter');

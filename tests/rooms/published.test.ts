@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import test from 'node:test';
 import { Ajv2020 } from 'ajv/dist/2020.js';
+import { findingSchema } from '../../src/core/checks/findingSchema';
 import { planFileSchema } from '../../src/core/plan/planSchema';
 import { PLAN_FILE_VERSIONS, planJsonSchema } from '../../src/formats/planJsonSchema';
 import { additive, fragrance, planFile } from '../support/planFiles';
@@ -39,4 +40,14 @@ test('an independent validator (Ajv, JSON Schema 2020-12) takes and refuses the 
     assert.equal(validate(file), false, what);
     assert.equal(planFileSchema.safeParse(file).success, false, what);
   }
+});
+
+test('every code of a finding is told in docs/sheet.md', () => {
+  const told = readFileSync('docs/sheet.md', 'utf8');
+  const codes = findingSchema.options.flatMap(({ shape }) => [...shape.code.values]);
+  assert.ok(codes.length > 60);
+  assert.deepEqual(
+    codes.filter((code) => !told.includes(`\`${code}\``)),
+    [],
+  );
 });

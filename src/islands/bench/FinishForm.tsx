@@ -12,6 +12,8 @@ import { writeMass } from '../../core/units/writeQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { VERDICT_NAMES } from '../shared/names';
+import { Choices } from './Choices';
+import { LargeField } from './LargeField';
 import { OffTheShelf } from './OffTheShelf';
 
 interface Props {
@@ -72,67 +74,29 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
         {showMass(weighedG(run), showing)} went into the jug; {showMass(sheet.totals.jugG, showing)} was
         planned.
       </p>
-      <fieldset>
-        <legend className="mb-1 text-lg font-semibold">How did it come out?</legend>
-        <div className="flex flex-wrap gap-3">
-          {VERDICTS.map((each) => (
-            <label
-              key={each}
-              className={`border-primary flex min-h-16 min-w-32 cursor-pointer items-center gap-3 rounded-lg border-2 px-4 text-xl ${verdict === each ? 'live' : ''}`}
-            >
-              <input
-                type="radio"
-                name="verdict"
-                className="radio"
-                value={each}
-                checked={verdict === each}
-                onChange={() => setVerdict(each)}
-              />
-              {VERDICT_NAMES[each]}
-            </label>
-          ))}
-        </div>
-      </fieldset>
-      <div>
-        <label htmlFor="good-pieces" className="text-lg font-semibold">
-          Good pieces
-        </label>
-        <div className="flex items-center gap-3">
-          <input
-            id="good-pieces"
-            className={`input h-14 w-32 text-2xl ${parsed.success ? '' : 'input-error'}`}
-            inputMode="numeric"
-            autoComplete="off"
-            value={pieces}
-            aria-invalid={!parsed.success}
-            aria-describedby="good-pieces-says"
-            onChange={({ target }) => setPieces(target.value)}
-          />
-          <span id="good-pieces-says" className={parsed.success ? 'quiet' : 'text-error'}>
-            {parsed.success ? `of ${sheet.pieces} planned` : explainFigureFault(parsed.error, PIECES)}
-          </span>
-        </div>
-      </div>
-      <fieldset>
-        <legend className="mb-1 text-lg font-semibold">How full were the cavities?</legend>
-        <div className="flex flex-wrap gap-3">
-          {[...FILLS, null].map((each) => (
-            <label
-              key={each ?? 'unknown'}
-              className={`border-primary flex min-h-14 cursor-pointer items-center gap-3 rounded-lg border-2 px-4 text-lg ${fill === each ? 'live' : ''}`}
-            >
-              <input
-                type="radio"
-                name="fill"
-                className="radio"
-                checked={fill === each}
-                onChange={() => setFill(each)}
-              />
-              {each === null ? 'Nobody looked' : FILL_NAMES[each]}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <Choices<Verdict>
+        legend="How did it come out?"
+        name="verdict"
+        options={VERDICTS.map((each) => [each, VERDICT_NAMES[each]])}
+        value={verdict}
+        onChange={setVerdict}
+      />
+      <LargeField
+        id="good-pieces"
+        label="Good pieces"
+        inputMode="numeric"
+        value={pieces}
+        fault={parsed.success ? null : explainFigureFault(parsed.error, PIECES)}
+        says={`of ${sheet.pieces} planned`}
+        onChange={setPieces}
+      />
+      <Choices<Fill | null>
+        legend="How full were the cavities?"
+        name="fill"
+        options={[...FILLS.map((each): [Fill, string] => [each, FILL_NAMES[each]]), [null, 'Nobody looked']]}
+        value={fill}
+        onChange={setFill}
+      />
       <div>
         <label htmlFor="run-note" className="text-lg font-semibold">
           Note: what to change next time
@@ -146,27 +110,16 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
           onChange={({ target }) => setNote(target.value)}
         />
       </div>
-      <div>
-        <label htmlFor="to-scrap" className="text-lg font-semibold">
-          Into the scrap jar
-        </label>
-        <div className="flex items-center gap-3">
-          <input
-            id="to-scrap"
-            className={`input h-14 w-32 text-2xl ${scrapFault === null ? '' : 'input-error'}`}
-            inputMode="decimal"
-            autoComplete="off"
-            value={scrapText}
-            aria-invalid={scrapFault !== null}
-            aria-describedby="to-scrap-says"
-            onChange={({ target }) => setScrapText(target.value)}
-          />
-          <span className="text-xl">{massUnit(showing.system)}</span>
-          <span id="to-scrap-says" className={scrapFault === null ? 'quiet' : 'text-error'}>
-            {scrapFault ?? scrapWords(scrap, showing)}
-          </span>
-        </div>
-      </div>
+      <LargeField
+        id="to-scrap"
+        label="Into the scrap jar"
+        unit={massUnit(showing.system)}
+        inputMode="decimal"
+        value={scrapText}
+        fault={scrapFault}
+        says={scrapWords(scrap, showing)}
+        onChange={setScrapText}
+      />
       <OffTheShelf
         run={run}
         stock={stock}

@@ -1,21 +1,18 @@
 import { useMemo, useRef } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
-import { usualMost } from '../../core/materials/defaults';
-import type { DoseableMaterial, Material } from '../../core/materials/material';
-import { freshId } from '../../core/plan/ids';
-import { dose, type Plan, type PlanFile, pourLetter, retyped, type Wetting } from '../../core/plan/plan';
+import type { Material } from '../../core/materials/material';
+import { type Plan, type PlanFile, pourLetter } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
-import { writeFigure } from '../../core/units/writeQuantity';
-import { useStable } from '../shared/useStable';
 import { AddDose } from './AddDose';
-import type { DoseActions } from './DoseRow';
+import { BaseRow } from './BaseRow';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
-import { doseTyped, type Typing } from './planHistory';
+import type { Typing } from './planHistory';
 import { HowItIsPoured } from './pour/HowItIsPoured';
 import { SheetDoseRow } from './SheetDoseRow';
+import { useDoseEdits } from './useDoseEdits';
 
 interface Props {
   file: PlanFile;
@@ -32,42 +29,8 @@ interface Props {
   showing: Showing;
   onPour(pourIndex: number): void;
   onEdit(plan: Plan, about: string): void;
-}
-
-const LONGEST_DOSE = 200;
-/** Common practice, no source: where most begin, said the way the house says it. */
-const FIRST_FRAGRANCE: Record<HouseRules['fragranceBy'], string> = {
-  weight: '1 %',
-  spoons: '½ tsp/lb',
-  drops: '6 drops/piece',
-};
-const FIRST_SHARE: Record<Exclude<DoseableMaterial['kind'], 'fragrance' | 'blend'>, number> = {
-  colorant: 0.002,
-  additive: 0.01,
-  dispersant: 0.01,
-};
-
-function firstDose(material: DoseableMaterial, rules: HouseRules): string {
-  if (material.kind === 'fragrance' || material.kind === 'blend') return FIRST_FRAGRANCE[rules.fragranceBy];
-  if (material.kind === 'additive' && material.role === 'stabiliser') return '= fragrance';
-  const most = usualMost(material)?.value ?? 1;
-  return `${writeFigure(Math.min(most, FIRST_SHARE[material.kind]) * 100, 3, 'down')} %`;
-}
-
-/** Our own assumption: a powder takes three times its weight to become a thin paste. */
-const WETTING_TIMES = 3;
-
-/** How the house wets a mica, when what it takes is on the shelf. */
-function houseWetting(
-  material: DoseableMaterial,
-  materials: Material[],
-  rules: HouseRules,
-): Wetting | undefined {
-  if (material.kind !== 'colorant' || material.form !== 'mica' || rules.micaIn === 'dry') return undefined;
-  const dispersant = materials.find(
-    (each) => each.kind === 'dispersant' && !each.archived && each.leaves === (rules.micaIn === 'alcohol'),
-  );
-  return dispersant && { dispersantId: dispersant.id, times: WETTING_TIMES };
+  /** An edit of the plan in `file`, which may be a frame behind. */
+  onShownEdit(plan: Plan, about: string): void;
 }
 
 /** A row a material: what was typed, and what it comes to. */
@@ -81,15 +44,7 @@ export function DoseGrid(props: Props) {
     () => materials.filter(({ kind, archived }) => kind === 'dispersant' && !archived),
     [materials],
   );
-  const actions = useActions({
-    onText: (index, text) => setDose(index, text),
-    onSayAs: (index, text) => setDose(index, text, `say ${index} ${Date.now()}`),
-    onColumn: (index, texts) => setDosesFrom(index, texts),
-    onWetting: (index, wetIn) => setWetting(index, wetIn),
-    onRemove: (index) => removeDose(index),
-    onEnter: (index) => focusDose(index + 1),
-  });
-  const onAdd = useStable((material: DoseableMaterial) => addDose(material));
+  const { editPour, actions, add } = useDoseEdits({ plan, pourIndex, materials, rules, grid, onEdit });
   if (!pour) return null;
   const sheetPour = sheet?.pours[pourIndex];
   /** The row that is typed into is drawn with the key, those that follow from it after it. */
@@ -97,60 +52,6 @@ export function DoseGrid(props: Props) {
     typing === null || (typing !== 'words' && typing.pourIndex === pourIndex && typing.doseIndex === index)
       ? sheet
       : settled;
-
-  const editPour = (change: Partial<typeof pour>, about: string) =>
-    onEdit(
-      {
-        ...plan,
-        pours: plan.pours.map((each, index) => (index === pourIndex ? { ...each, ...change } : each)),
-      },
-      about,
-    );
-  const setDose = (index: number, text: string, about = doseTyped(pourIndex, index)) =>
-    editPour(
-      { doses: pour.doses.map((each, place) => (place === index ? retyped(each, text) : each)) },
-      about,
-    );
-  /** A column that was copied elsewhere, from this row downwards; what is beyond the last row is left out. */
-  const setDosesFrom = (first: number, texts: string[]) =>
-    editPour(
-      {
-        doses: pour.doses.map((each, place) => {
-          const text = texts[place - first];
-          return text === undefined ? each : retyped(each, text.slice(0, LONGEST_DOSE));
-        }),
-      },
-      `column ${Date.now()}`,
-    );
-  const removeDose = (index: number) =>
-    editPour({ doses: pour.doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`);
-  const setWetting = (index: number, wetIn: Wetting | undefined) =>
-    editPour(
-      {
-        doses: pour.doses.map((each, place) => (place === index ? { ...each, wetIn } : each)),
-      },
-      `wetting ${index} of ${pourIndex}`,
-    );
-  function addDose(material: DoseableMaterial) {
-    if (!pour) return;
-    const wetIn = houseWetting(material, materials, rules);
-    editPour(
-      {
-        doses: [
-          ...pour.doses,
-          { ...dose(material.id, firstDose(material, rules), wetIn), id: freshId(plan.pours, 'dose') },
-        ],
-      },
-      `add ${material.id} ${Date.now()}`,
-    );
-    focusDose(pour.doses.length);
-  }
-  const focusDose = (index: number) =>
-    requestAnimationFrame(() => {
-      const input = grid.current?.querySelectorAll<HTMLInputElement>('[data-dose]')[index];
-      input?.focus();
-      input?.select();
-    });
 
   return (
     <>
@@ -181,7 +82,7 @@ export function DoseGrid(props: Props) {
         sheet={settled}
         rules={rules}
         showing={showing}
-        onEdit={onEdit}
+        onEdit={props.onShownEdit}
       />
       <div className="shrink-0">
         <table className="table-sm table table-fixed" ref={grid}>
@@ -206,36 +107,13 @@ export function DoseGrid(props: Props) {
             </tr>
           </thead>
           <tbody>
-            <tr>
-              <td colSpan={2}>
-                <label className="flex items-center gap-2">
-                  <span className="quiet text-xs">Base</span>
-                  <select
-                    className="select select-sm w-full pointer-coarse:min-h-11 font-semibold"
-                    value={pour.baseId}
-                    onChange={({ target }) => editPour({ baseId: target.value }, `base of ${pourIndex}`)}
-                  >
-                    {materials
-                      .filter(
-                        ({ id, kind, archived }) => kind === 'base' && (!archived || id === pour.baseId),
-                      )
-                      .map(({ id, name }) => (
-                        <option key={id} value={id}>
-                          {name}
-                        </option>
-                      ))}
-                  </select>
-                </label>
-              </td>
-              <td className="text-right text-lg font-semibold">
-                {sheetPour ? showMassFigure(sheetPour.baseG, showing) : '–'}
-              </td>
-              <td className="text-right">{sheetPour ? '100 %' : '–'}</td>
-              <td className="text-right">
-                {sheetPour ? showPercent(sheetPour.baseG / sheetPour.jugG, showing.locale) : '–'}
-              </td>
-              <td />
-            </tr>
+            <BaseRow
+              baseId={pour.baseId}
+              sheetPour={sheetPour}
+              materials={materials}
+              showing={showing}
+              onBase={(baseId) => editPour({ baseId }, `base of ${pourIndex}`)}
+            />
             {pour.doses.map((each, index) => (
               <SheetDoseRow
                 key={each.id}
@@ -267,23 +145,9 @@ export function DoseGrid(props: Props) {
           </tbody>
         </table>
       </div>
-      <AddDose materials={materials} onAdd={onAdd} />
+      <AddDose materials={materials} onAdd={add} />
       <PlanNote note={plan.note} onChange={(note) => onEdit({ ...plan, note }, 'note')} />
     </>
-  );
-}
-
-/** The same actions for as long as the grid is there, doing what the newest plan asks for. */
-function useActions(newest: DoseActions): DoseActions {
-  const onText = useStable(newest.onText);
-  const onSayAs = useStable(newest.onSayAs);
-  const onColumn = useStable(newest.onColumn);
-  const onWetting = useStable(newest.onWetting);
-  const onRemove = useStable(newest.onRemove);
-  const onEnter = useStable(newest.onEnter);
-  return useMemo(
-    () => ({ onText, onSayAs, onColumn, onWetting, onRemove, onEnter }),
-    [onText, onSayAs, onColumn, onWetting, onRemove, onEnter],
   );
 }
 

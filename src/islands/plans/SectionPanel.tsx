@@ -1,8 +1,7 @@
 import { RotateCw } from 'lucide-react';
 import { lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
-import type { Mold } from '../../core/molds/mold';
 import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
-import type { Plan } from '../../core/plan/plan';
+import type { Plan, PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { sectionAxis, sectionOf, sectionOfMold } from '../../core/section/section';
 import type { Showing } from '../../core/units/showQuantity';
@@ -10,8 +9,7 @@ import { Section } from '../section/Section';
 import { TintNote } from './TintNote';
 
 interface Props {
-  plan: Plan;
-  mold: Mold;
+  file: PlanFile;
   sheet: Sheet | null;
   showing: Showing;
   onEdit(plan: Plan, about: string): void;
@@ -25,7 +23,12 @@ const VIEWS = { poured: 'As poured', unmolded: 'Unmolded', face: 'Face' } as con
 type View = keyof typeof VIEWS;
 
 /** The section, flipped between the mold and the bar; a picture of it to keep. */
-export const SectionPanel = memo(function SectionPanel({ plan, mold, sheet, showing, onEdit }: Props) {
+export const SectionPanel = memo(function SectionPanel({
+  file: { plan, mold },
+  sheet,
+  showing,
+  onEdit,
+}: Props) {
   const { locale } = showing;
   const [view, setView] = useState<View>('poured');
   const [turned, setTurned] = useState(false);

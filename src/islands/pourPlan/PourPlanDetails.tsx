@@ -7,7 +7,7 @@ import type { DetailsProps } from './detailsProps';
 import { MakingForm } from './MakingForm';
 import { PourWhen } from './PourWhen';
 import { TaskTable } from './TaskTable';
-import { Teach } from './Teach';
+import { Teach } from './teach/Teach';
 import { WhatIf } from './WhatIf';
 
 /** The pour plan opened, in the place of the doses. */

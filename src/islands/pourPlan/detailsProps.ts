@@ -5,7 +5,7 @@ import type { Sheet } from '../../core/plan/sheet';
 import type { PourPlan } from '../../core/schedule/pourPlan';
 import type { Showing } from '../../core/units/showQuantity';
 import type { Detail } from './details';
-import type { TaughtAnswer } from './useTeacher';
+import type { TaughtAnswer } from './teach/useTeacher';
 
 /** What the parts of an opened pour plan are given; each takes what it needs. */
 export interface DetailsProps {

@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Taught } from '../../core/heat/taught';
-import type { HouseRules } from '../../core/houseRules/houseRules';
-import type { Mold } from '../../core/molds/mold';
-import type { Sheet } from '../../core/plan/sheet';
-import type { TeachRequest } from '../../core/schedule/teachFrom';
-import type { PourPlanAnswer, PourPlanRequest, TeachResult } from '../../workers/pourPlanProtocol';
-import { callApi } from '../shared/api';
-import type { StoredItem } from '../shared/useRecords';
+import type { Taught } from '../../../core/heat/taught';
+import type { HouseRules } from '../../../core/houseRules/houseRules';
+import type { Mold } from '../../../core/molds/mold';
+import type { Sheet } from '../../../core/plan/sheet';
+import type { TeachRequest } from '../../../core/schedule/teachFrom';
+import type { PourPlanAnswer, PourPlanRequest, TeachResult } from '../../../workers/pourPlanProtocol';
+import { callApi } from '../../shared/api';
+import type { StoredItem } from '../../shared/useRecords';
 
 /** Fits readings in a worker of its own, so that neither page nor pour plan waits. */
 export function useTeacher(sheet: Sheet, rules: HouseRules) {
@@ -17,7 +17,7 @@ export function useTeacher(sheet: Sheet, rules: HouseRules) {
   useEffect(() => () => worker.current?.terminate(), []);
 
   function fit(request: TeachRequest) {
-    worker.current ??= new Worker(new URL('../../workers/pourPlan.worker.ts', import.meta.url), {
+    worker.current ??= new Worker(new URL('../../../workers/pourPlan.worker.ts', import.meta.url), {
       type: 'module',
     });
     worker.current.onmessage = ({ data }: MessageEvent<PourPlanAnswer>) => {

@@ -1,0 +1,45 @@
+import type { Material } from '../../core/materials/material';
+import type { SheetPour } from '../../core/plan/sheet';
+import { type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
+
+interface Props {
+  baseId: string;
+  sheetPour: SheetPour | undefined;
+  materials: Material[];
+  showing: Showing;
+  onBase(baseId: string): void;
+}
+
+/** The base of a pour, and how much of it the pour takes. */
+export function BaseRow({ baseId, sheetPour, materials, showing, onBase }: Props) {
+  return (
+    <tr>
+      <td colSpan={2}>
+        <label className="flex items-center gap-2">
+          <span className="quiet text-xs">Base</span>
+          <select
+            className="select select-sm w-full pointer-coarse:min-h-11 font-semibold"
+            value={baseId}
+            onChange={({ target }) => onBase(target.value)}
+          >
+            {materials
+              .filter(({ id, kind, archived }) => kind === 'base' && (!archived || id === baseId))
+              .map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+          </select>
+        </label>
+      </td>
+      <td className="text-right text-lg font-semibold">
+        {sheetPour ? showMassFigure(sheetPour.baseG, showing) : '–'}
+      </td>
+      <td className="text-right">{sheetPour ? '100 %' : '–'}</td>
+      <td className="text-right">
+        {sheetPour ? showPercent(sheetPour.baseG / sheetPour.jugG, showing.locale) : '–'}
+      </td>
+      <td />
+    </tr>
+  );
+}

@@ -1,0 +1,91 @@
+import { type RefObject, useMemo } from 'react';
+import type { HouseRules } from '../../core/houseRules/houseRules';
+import type { DoseableMaterial, Material } from '../../core/materials/material';
+import { freshId } from '../../core/plan/ids';
+import { dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
+import { useStable } from '../shared/useStable';
+import type { DoseActions } from './DoseRow';
+import { firstDose, houseWetting } from './firstDose';
+import { doseTyped } from './planHistory';
+
+interface About {
+  plan: Plan;
+  pourIndex: number;
+  materials: Material[];
+  rules: HouseRules;
+  /** Whose fields are gone to. */
+  grid: RefObject<HTMLTableElement | null>;
+  onEdit(plan: Plan, about: string): void;
+}
+
+const LONGEST_DOSE = 200;
+
+/** What is done to the doses of a pour. */
+export function useDoseEdits({ plan, pourIndex, materials, rules, grid, onEdit }: About) {
+  const doses = plan.pours[pourIndex]?.doses ?? [];
+  const editPour = (change: Partial<Pour>, about: string) =>
+    onEdit(
+      {
+        ...plan,
+        pours: plan.pours.map((each, index) => (index === pourIndex ? { ...each, ...change } : each)),
+      },
+      about,
+    );
+  const setDose = (index: number, text: string, about: string) =>
+    editPour({ doses: doses.map((each, place) => (place === index ? retyped(each, text) : each)) }, about);
+  /** A column that was copied elsewhere, from this row downwards; what is beyond the last row is left out. */
+  const setDosesFrom = (first: number, texts: string[]) =>
+    editPour(
+      {
+        doses: doses.map((each, place) => {
+          const text = texts[place - first];
+          return text === undefined ? each : retyped(each, text.slice(0, LONGEST_DOSE));
+        }),
+      },
+      `column ${Date.now()}`,
+    );
+  const setWetting = (index: number, wetIn: Wetting | undefined) =>
+    editPour(
+      { doses: doses.map((each, place) => (place === index ? { ...each, wetIn } : each)) },
+      `wetting ${index} of ${pourIndex}`,
+    );
+  const focusDose = (index: number) =>
+    requestAnimationFrame(() => {
+      const input = grid.current?.querySelectorAll<HTMLInputElement>('[data-dose]')[index];
+      input?.focus();
+      input?.select();
+    });
+  const add = useStable((material: DoseableMaterial) => {
+    const wetIn = houseWetting(material, materials, rules);
+    const added = {
+      ...dose(material.id, firstDose(material, rules), wetIn),
+      id: freshId(plan.pours, 'dose'),
+    };
+    editPour({ doses: [...doses, added] }, `add ${material.id} ${Date.now()}`);
+    focusDose(doses.length);
+  });
+  const actions = useActions({
+    onText: (index, text) => setDose(index, text, doseTyped(pourIndex, index)),
+    onSayAs: (index, text) => setDose(index, text, `say ${index} ${Date.now()}`),
+    onColumn: setDosesFrom,
+    onWetting: setWetting,
+    onRemove: (index) =>
+      editPour({ doses: doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`),
+    onEnter: (index) => focusDose(index + 1),
+  });
+  return { editPour, actions, add };
+}
+
+/** The same actions for as long as the grid is there, doing what the newest plan asks for. */
+function useActions(newest: DoseActions): DoseActions {
+  const onText = useStable(newest.onText);
+  const onSayAs = useStable(newest.onSayAs);
+  const onColumn = useStable(newest.onColumn);
+  const onWetting = useStable(newest.onWetting);
+  const onRemove = useStable(newest.onRemove);
+  const onEnter = useStable(newest.onEnter);
+  return useMemo(
+    () => ({ onText, onSayAs, onColumn, onWetting, onRemove, onEnter }),
+    [onText, onSayAs, onColumn, onWetting, onRemove, onEnter],
+  );
+}
