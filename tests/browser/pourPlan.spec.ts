@@ -49,7 +49,7 @@ test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and 
   await strip(page).getByRole('button', { name: 'Room & time' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Room & time' })).toBeFocused();
-  await page.getByLabel(/^When/).focus();
+  await page.getByLabel(/^Begins or ends/).focus();
   await page.keyboard.type('Done');
   await page.getByLabel('Day and time').fill('2035-05-02T17:00');
   const summary = strip(page).getByText(/^Begin by/);

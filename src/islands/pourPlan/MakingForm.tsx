@@ -67,7 +67,7 @@ export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
         <legend className="mb-1 text-sm font-semibold">When</legend>
         <div className="flex flex-wrap items-end gap-2">
           <label className="flex flex-col text-xs">
-            <span className="quiet">When</span>
+            <span className="quiet">Begins or ends</span>
             <select
               className="select select-sm w-40 pointer-coarse:min-h-11"
               value={clock?.at ?? 'none'}
