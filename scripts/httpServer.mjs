@@ -6,6 +6,7 @@ import { projectFolder, stopWith } from './setup.mjs';
 
 /** How long a stop waits for requests that are being answered. */
 const STOP_WITHIN_MS = 5000;
+const KEPT_ALIVE_MS = 75_000;
 
 /**
  * Serves the built application on 127.0.0.1 until SIGTERM or SIGINT.
@@ -29,6 +30,9 @@ export async function serve({ port }) {
     }
     handler(request, response);
   });
+
+  // A connection that is kept and closed at the moment it is used again is a request that fails.
+  server.keepAliveTimeout = KEPT_ALIVE_MS;
 
   await new Promise((resolve, reject) => {
     server.once('error', (error) => reject(new Error(whyNotListening(error, port))));

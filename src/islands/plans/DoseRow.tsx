@@ -1,13 +1,13 @@
 import { ChevronRight, X } from 'lucide-react';
-import { memo, useId, useState } from 'react';
+import { lazy, memo, Suspense, useId, useState } from 'react';
 import type { Severity } from '../../core/checks/finding';
 import type { Material } from '../../core/materials/material';
 import type { Wetting } from '../../core/plan/plan';
 import type { Way } from '../../core/plan/waysToSay';
-import type { FigureRule } from '../../core/units/parseFigure';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
-import { FigureField } from '../shared/FigureField';
+
+const WettingField = lazy(() => import('./WettingField'));
 
 /** What is done to a dose, told with its place in the pour. */
 export interface DoseActions {
@@ -181,69 +181,19 @@ export const DoseRow = memo(function DoseRow(props: Props) {
                 </li>
               ))}
             </ul>
-            {dispersants && (dispersants.length > 0 || wetIn) && (
-              <WettingField
-                name={name}
-                wetIn={wetIn}
-                dispersants={dispersants}
-                onChange={(next) => actions.onWetting(index, next)}
-              />
-            )}
+            <Suspense>
+              {dispersants && (dispersants.length > 0 || wetIn) && (
+                <WettingField
+                  name={name}
+                  wetIn={wetIn}
+                  dispersants={dispersants}
+                  onChange={(next) => actions.onWetting(index, next)}
+                />
+              )}
+            </Suspense>
           </td>
         </tr>
       )}
     </>
   );
 }, showsTheSame);
-
-const TIMES: FigureRule = { unit: '×', least: 0.05, most: 20 };
-const FIRST_TIMES = 3;
-
-interface WettingProps {
-  name: string;
-  wetIn: Wetting | undefined;
-  dispersants: Material[];
-  onChange(wetIn: Wetting | undefined): void;
-}
-
-/** What a powder is wetted in before it goes into the jug, and in how much of it. */
-function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
-  return (
-    <div className="mt-2 flex items-end gap-2">
-      <label className="flex flex-col">
-        <span className="quiet text-xs">Stirred in</span>
-        <select
-          className="select select-sm pointer-coarse:min-h-11 w-52"
-          aria-label={`How ${name} is stirred in`}
-          value={wetIn?.dispersantId ?? ''}
-          onChange={({ target }) =>
-            onChange(
-              target.value === ''
-                ? undefined
-                : { dispersantId: target.value, times: wetIn?.times ?? FIRST_TIMES },
-            )
-          }
-        >
-          <option value="">dry, as it is</option>
-          {wetIn && !dispersants.some(({ id }) => id === wetIn.dispersantId) && (
-            <option value={wetIn.dispersantId}>as it was, now archived</option>
-          )}
-          {dispersants.map((material) => (
-            <option key={material.id} value={material.id}>
-              wetted in {material.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      {wetIn && (
-        <FigureField
-          className="w-32"
-          label="times its weight"
-          rule={TIMES}
-          value={wetIn.times}
-          onChange={(times) => onChange({ ...wetIn, times })}
-        />
-      )}
-    </div>
-  );
-}

@@ -1,0 +1,56 @@
+import type { Material } from '../../core/materials/material';
+import type { Wetting } from '../../core/plan/plan';
+import type { FigureRule } from '../../core/units/parseFigure';
+import { FigureField } from '../shared/FigureField';
+
+const TIMES: FigureRule = { unit: '×', least: 0.05, most: 20 };
+const FIRST_TIMES = 3;
+
+interface WettingProps {
+  name: string;
+  wetIn: Wetting | undefined;
+  dispersants: Material[];
+  onChange(wetIn: Wetting | undefined): void;
+}
+
+/** What a powder is wetted in before it goes into the jug, and in how much of it. */
+export default function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
+  return (
+    <div className="mt-2 flex items-end gap-2">
+      <label className="flex flex-col">
+        <span className="quiet text-xs">Stirred in</span>
+        <select
+          className="select select-sm pointer-coarse:min-h-11 w-52"
+          aria-label={`How ${name} is stirred in`}
+          value={wetIn?.dispersantId ?? ''}
+          onChange={({ target }) =>
+            onChange(
+              target.value === ''
+                ? undefined
+                : { dispersantId: target.value, times: wetIn?.times ?? FIRST_TIMES },
+            )
+          }
+        >
+          <option value="">dry, as it is</option>
+          {wetIn && !dispersants.some(({ id }) => id === wetIn.dispersantId) && (
+            <option value={wetIn.dispersantId}>as it was, now archived</option>
+          )}
+          {dispersants.map((material) => (
+            <option key={material.id} value={material.id}>
+              wetted in {material.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {wetIn && (
+        <FigureField
+          className="w-32"
+          label="times its weight"
+          rule={TIMES}
+          value={wetIn.times}
+          onChange={(times) => onChange({ ...wetIn, times })}
+        />
+      )}
+    </div>
+  );
+}
