@@ -43,7 +43,10 @@ const VIEWS = [
   [
     'face',
     `/plans/${planNamed('Night Ferry')}`,
-    async (page) => page.getByRole('button', { name: 'Face' }).click(),
+    async (page) => {
+      await page.getByRole('button', { name: 'Face' }).click();
+      await page.getByRole('img', { name: 'The face of the bar, from above' }).waitFor();
+    },
   ],
   [
     'plan-embeds',

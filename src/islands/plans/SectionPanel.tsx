@@ -1,5 +1,5 @@
 import { RotateCw } from 'lucide-react';
-import { lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, startTransition, useMemo, useRef, useState } from 'react';
 import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
@@ -104,7 +104,7 @@ export const SectionPanel = memo(function SectionPanel({
                 type="button"
                 className={`btn btn-sm min-h-11 px-2 text-xs ${shown === each ? 'btn-primary' : 'btn-ghost'}`}
                 aria-pressed={shown === each}
-                onClick={() => setView(each)}
+                onClick={() => startTransition(() => setView(each))}
               >
                 {VIEWS[each]}
               </button>
