@@ -12,12 +12,13 @@ async function withPlanted(path: string, text: string): Promise<string[]> {
   return (await brokenIn(path, text)).filter((broken) => broken.includes('planted'));
 }
 
-async function brokenIn(path: string, text: string): Promise<string[]> {
+async function brokenIn(path: string, text: string, other?: string, otherText = ''): Promise<string[]> {
   const folder = mkdtempSync(join(tmpdir(), 'tallow-rooms-'));
   try {
     cpSync(join(project, 'src'), join(folder, 'src'), { recursive: true });
     cpSync(join(project, 'tsconfig.json'), join(folder, 'tsconfig.json'));
     writeFileSync(join(folder, path), text);
+    if (other) writeFileSync(join(folder, other), otherText);
     return await brokenImports(folder);
   } finally {
     rmSync(folder, { recursive: true });
@@ -67,6 +68,16 @@ test('a planted violation is seen: a folder of core that is imported by one it i
     "export { makeSheet } from '../plan/makeSheet';\n",
   );
   assert.ok(rulesOf(broken).includes('folder-circle'));
+});
+
+test('a planted violation is seen: two files that import each other, also types only', async () => {
+  const broken = await brokenIn(
+    'src/core/units/planted.ts',
+    "export type Planted = number;\nexport { plantedBack } from './plantedBack';\n",
+    'src/core/units/plantedBack.ts',
+    "import type { Planted } from './planted';\nexport const plantedBack: Planted | null = null;\n",
+  );
+  assert.ok(rulesOf(broken).includes('no-circles'));
 });
 
 test('a planted violation is seen: a sentence in core, whole or put together', async () => {

@@ -46,6 +46,7 @@ test('every code of a finding is told in docs/sheet.md', () => {
   const told = readFileSync('docs/sheet.md', 'utf8');
   const codes = findingSchema.options.flatMap(({ shape }) => [...shape.code.values]);
   assert.ok(codes.length > 60);
+  assert.equal(new Set(codes).size, codes.length);
   assert.deepEqual(
     codes.filter((code) => !told.includes(`\`${code}\``)),
     [],

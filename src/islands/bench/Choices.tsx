@@ -21,7 +21,7 @@ export function Choices<Value extends string | null>({
         {options.map(([each, words]) => (
           <label
             key={words}
-            className={`border-primary flex min-h-14 min-w-32 cursor-pointer items-center gap-3 rounded-lg border-2 px-4 text-lg ${value === each ? 'live' : ''}`}
+            className={`border-primary flex min-h-16 min-w-32 cursor-pointer items-center gap-3 rounded-lg border-2 px-4 text-xl ${value === each ? 'live' : ''}`}
           >
             <input
               type="radio"

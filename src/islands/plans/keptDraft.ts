@@ -1,12 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
-
-/** A plan that could not be saved before the page was left, with the revision it was made from. */
-export interface Draft {
-  plan: Plan;
-  revision: number;
-}
+import type { Draft } from './draft';
 
 export const draftKey = (id: string) => `tallow.draft.${id}`;
 

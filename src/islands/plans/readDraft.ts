@@ -1,7 +1,7 @@
 import { differences } from '../../core/plan/differences';
 import { planSchema } from '../../core/plan/planSchema';
 import type { StoredPlan } from '../../core/plan/storedPlan';
-import type { Draft } from './keptDraft';
+import type { Draft } from './draft';
 
 /** A draft as it was kept in the browser; null where it can't be read, or says nothing new. */
 export function readDraft(kept: string, stored: StoredPlan): Draft | null {

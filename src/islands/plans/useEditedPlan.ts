@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useReducer } from 'react';
 import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
-import type { Draft } from './keptDraft';
+import type { Draft } from './draft';
 import { planHistory, startHistory, typingIn } from './planHistory';
 import { useAutosave } from './useAutosave';
 
