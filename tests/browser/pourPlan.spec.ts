@@ -321,6 +321,16 @@ test('the work is stopped in the middle and goes on; a plan that was worked out 
   await expect(strip(page).getByRole('button', { name: 'Stop' })).toBeHidden();
 });
 
+test('a name that is typed while the ranges are worked out leaves them to come', async ({ page, request }) => {
+  await lighthouse(page, request);
+  await open(page, 'Room & time');
+  await page.getByLabel('Temperature').fill('23');
+  // Stopped by the key, though the name is nothing to the pour plan: it is taken up again after a pause.
+  await page.getByLabel('Plan', { exact: true }).pressSequentially(' again');
+  await expect(strip(page)).toHaveAttribute('aria-busy', 'false');
+  await expect(strip(page).getByText(/of it hands on/)).toBeVisible();
+});
+
 test('what if: two pour plans side by side, what changes, and the plan made so', async ({
   page,
   request,

@@ -4,9 +4,9 @@ import { scalePlan } from '../plan/scalePlan';
 import { withFreezer, withWhen } from '../plan/setMaking';
 import type { PlanEdit } from './planEdit';
 
-/** The plan with a finding's mend applied. Edits name doses by their place in the plan as it was checked. */
+/** The plan with a finding's fix applied. Edits name doses by their place in the plan as it was checked. */
 export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits: readonly PlanEdit[]): Plan {
-  const mended: DraftPlan = {
+  const changed: DraftPlan = {
     ...plan,
     pours: plan.pours.map((pour, pourIndex) => ({
       ...pour,
@@ -34,7 +34,7 @@ export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits:
   const timed = edits.reduce((plan, edit) => {
     if (edit.kind === 'set-when') return withWhen(plan, edit.pourIndex, edit);
     return edit.kind === 'set-freezer' ? withFreezer(plan, edit.freezerMin) : plan;
-  }, withIds(mended));
+  }, withIds(changed));
   const pieces = edits.find((edit) => edit.kind === 'set-pieces')?.pieces;
   return pieces === undefined ? timed : scalePlan(timed, pieces, mold);
 }

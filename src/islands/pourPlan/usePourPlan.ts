@@ -87,17 +87,28 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
   }, [key, turn]);
 
   const isBehind = rested !== sheet;
+  const brokenOff = useRef(false);
   useEffect(() => {
-    // What was begun before the key is of no use, and takes the time of the next one.
-    if (isBehind) worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
+    if (isBehind && asked.current !== null && !kept.find(asked.current)) {
+      // What was begun before the key takes the time of the next one, and is likely of no use.
+      worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
+      asked.current = null;
+      brokenOff.current = true;
+    }
+    if (!isBehind && brokenOff.current) {
+      brokenOff.current = false;
+      // What was typed changed nothing here, so nothing else asks for it again.
+      if (asked.current === null) setTurn((now) => now + 1);
+    }
   }, [isBehind]);
 
   const cancel = useCallback(() => {
-    stopped.current = asked.current;
+    stopped.current = asked.current ?? key;
+    brokenOff.current = false;
     asked.current = null;
     worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
     setState({ is: 'stopped' });
-  }, []);
+  }, [key]);
   const again = useCallback(() => {
     stopped.current = null;
     setTurn((now) => now + 1);
