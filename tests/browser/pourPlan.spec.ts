@@ -321,7 +321,10 @@ test('the work is stopped in the middle and goes on; a plan that was worked out 
   await expect(strip(page).getByRole('button', { name: 'Stop' })).toBeHidden();
 });
 
-test('a name that is typed while the ranges are worked out leaves them to come', async ({ page, request }) => {
+test('a name that is typed while the ranges are worked out leaves them to come', async ({
+  page,
+  request,
+}) => {
   await lighthouse(page, request);
   await open(page, 'Room & time');
   await page.getByLabel('Temperature').fill('23');
