@@ -1,15 +1,13 @@
-import { type HouseRules, USUAL_HOUSE_RULES } from '../src/core/houseRules/houseRules';
+import type { Jug, Scale } from '../src/core/houseRules/houseRules';
 
-// The invented workshop's scales and jugs; everything else as is usual.
-export const HOUSE_RULES: HouseRules = {
-  ...USUAL_HOUSE_RULES,
-  scales: [
-    { name: 'Pocket scale', stepG: 0.01, gramsStepG: null, capacityG: 200 },
-    { name: 'Kitchen scale', stepG: 1, gramsStepG: null, capacityG: 5000 },
-  ],
-  jugs: [
-    { name: 'Beaker', holdsMl: 150, taught: [] },
-    { name: 'Small glass jug', holdsMl: 500, taught: [] },
-    { name: 'Large glass jug', holdsMl: 1800, taught: [] },
-  ],
-};
+// The invented workshop's scales and jugs; its choices are the usual ones.
+export const SCALES: Scale[] = [
+  { id: 'pocket-scale', name: 'Pocket scale', stepG: 0.01, gramsStepG: null, capacityG: 200 },
+  { id: 'kitchen-scale', name: 'Kitchen scale', stepG: 1, gramsStepG: null, capacityG: 5000 },
+];
+
+export const JUGS: Jug[] = [
+  { id: 'beaker', name: 'Beaker', holdsMl: 150, taught: [] },
+  { id: 'small-glass-jug', name: 'Small glass jug', holdsMl: 500, taught: [] },
+  { id: 'large-glass-jug', name: 'Large glass jug', holdsMl: 1800, taught: [] },
+];

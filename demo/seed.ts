@@ -2,12 +2,11 @@ import { addDays, addSeconds, formatISO, subDays, subMinutes } from 'date-fns';
 import { type DraftPlan, withIds } from '../src/core/plan/ids';
 import { progress, type TaskState } from '../src/core/run/progress';
 import type { RunEvent, Verdict } from '../src/core/run/run';
-import { saveHouseRules } from '../src/server/houseRules';
 import { createPlan } from '../src/server/plans';
 import { findRun, recordEvent, startRun } from '../src/server/runs';
 import { addLot } from '../src/server/stock';
 import { openWorkshop, type Workshop } from '../src/server/workshop';
-import { HOUSE_RULES } from './houseRules';
+import { JUGS, SCALES } from './houseRules';
 import { LOTS } from './lots';
 import { MATERIALS } from './materials';
 import { MOLDS } from './molds';
@@ -38,12 +37,13 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
   try {
     for (const material of MATERIALS) workshop.materials.insert(material, told.now());
     for (const mold of MOLDS) workshop.molds.insert(mold, told.now());
-    saveHouseRules(told, HOUSE_RULES, 0);
+    for (const jug of JUGS) workshop.jugs.insert(jug, told.now());
+    for (const scale of SCALES) workshop.scales.insert(scale, told.now());
     const day = (date: Date) => formatISO(date, { representation: 'date' });
     for (const lot of LOTS) {
       clock.now = subDays(today, lot.boughtDaysAgo);
       addLot(told, {
-        materialId: lot.materialId,
+        item: { kind: 'material', id: lot.materialId },
         number: lot.number,
         boughtOn: day(clock.now),
         price: lot.price,

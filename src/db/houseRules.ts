@@ -1,14 +1,18 @@
 import type Database from 'better-sqlite3';
-import { type HouseRules, USUAL_HOUSE_RULES } from '../core/houseRules/houseRules';
-import { houseRulesSchema } from '../core/houseRules/houseRulesSchema';
+import { type HouseChoices, USUAL_HOUSE_CHOICES } from '../core/houseRules/houseRules';
+import { houseChoicesSchema } from '../core/houseRules/houseRulesSchema';
 import { itemOf, recordReader } from './readRecord';
 import type { Stored } from './records';
-import { withDefaults } from './upcasters/fields';
+import { withDefaults, without } from './upcasters/fields';
 
-/** A rule that came later than the record has its usual choice. */
-const READER = recordReader(houseRulesSchema, [(record) => withDefaults(record, { ...USUAL_HOUSE_RULES })]);
+const READER = recordReader(houseChoicesSchema, [
+  // A rule that came later than the record has its usual choice.
+  (record) => withDefaults(record, { ...USUAL_HOUSE_CHOICES }),
+  // Jugs and scales stood among the choices.
+  (record) => without(record, ['jugs', 'scales']),
+]);
 
-/** One row, or none while the usual rules hold. */
+/** One row, or none while the usual choices hold. */
 export function houseRulesTable(db: Database.Database) {
   const select = db.prepare<[], { record: string; shape: number; revision: number }>(
     'SELECT record, shape, revision FROM house_rules',
@@ -21,13 +25,13 @@ export function houseRulesTable(db: Database.Database) {
   );
   return {
     /** @throws BrokenRecordError */
-    read(): Stored<HouseRules> {
+    read(): Stored<HouseChoices> {
       const row = select.get();
-      if (!row) return { item: USUAL_HOUSE_RULES, revision: 0 };
+      if (!row) return { item: USUAL_HOUSE_CHOICES, revision: 0 };
       return { item: itemOf(READER.read('house rules', row.record, row.shape)), revision: row.revision };
     },
-    write(rules: HouseRules, revision: number, at: string): void {
-      write.run(JSON.stringify(rules), READER.shape, revision, at);
+    write(choices: HouseChoices, revision: number, at: string): void {
+      write.run(JSON.stringify(choices), READER.shape, revision, at);
     },
   };
 }

@@ -1,11 +1,13 @@
 import type Database from 'better-sqlite3';
 import { ok } from '../core/result';
-import { costPerOne, type Lot, lotSchema } from '../core/stock/lot';
+import { type Lot, minorPerOne } from '../core/stock/lot';
+import { lotSchema } from '../core/stock/lotSchema';
 import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
 import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
+import { lotOfItem } from './upcasters/lot';
 
-const READER = recordReader(lotSchema);
+const READER = recordReader(lotSchema, [lotOfItem]);
 
 interface Row {
   id: string;
@@ -38,20 +40,27 @@ const ENTRY = 'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, note F
 export function lotTable(db: Database.Database) {
   const one = db.prepare<[string], Row>('SELECT id, record, shape, revision FROM lots WHERE id = ?');
   const ofMaterial = db.prepare<[string], Row>(
-    `SELECT id, record, shape, revision FROM lots WHERE material_id = ? ORDER BY record ->> 'boughtOn', id`,
+    `SELECT id, record, shape, revision FROM lots
+     WHERE item_kind = 'material' AND item_id = ? ORDER BY record ->> 'boughtOn', id`,
   );
   const all = db.prepare<[], Row>(
     `SELECT id, record, shape, revision FROM lots ORDER BY record ->> 'boughtOn', id`,
   );
-  const insert = db.prepare<[string, string, string, number, string]>(
-    'INSERT INTO lots (id, material_id, record, shape, revision, changed_at) VALUES (?, ?, ?, ?, 1, ?)',
+  const insertItem = db.prepare<[string, string]>(
+    'INSERT INTO stock_items (kind, id) VALUES (?, ?) ON CONFLICT DO NOTHING',
   );
-  const update = db.prepare<[string, string, string, number]>(
-    'UPDATE lots SET record = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
+  const insert = db.prepare<[string, string, string, string, number, string]>(
+    `INSERT INTO lots (id, item_kind, item_id, record, shape, revision, changed_at)
+     VALUES (?, ?, ?, ?, ?, 1, ?)`,
+  );
+  const update = db.prepare<[string, number, string, string, number]>(
+    `UPDATE lots SET record = ?, shape = ?, changed_at = ?, revision = revision + 1
+     WHERE id = ? AND revision = ?`,
   );
   const stock = db.prepare<[], StockRow>(
     `SELECT lots.id, lots.record, lots.shape, coalesce(sum(e.change), 0) AS left
      FROM lots LEFT JOIN stock_entries e ON e.lot_id = lots.id
+     WHERE lots.item_kind = 'material'
      GROUP BY lots.id ORDER BY lots.record ->> 'boughtOn', lots.id`,
   );
   const addEntry = db.prepare<[string, string, string, string, number, string | null, string | null, string]>(
@@ -91,23 +100,24 @@ export function lotTable(db: Database.Database) {
     /** In the order they were bought. */
     ofMaterial: (materialId: string): Stored<Lot>[] => readable(ofMaterial.all(materialId).map(read)),
     insert(lot: Lot, at: string): void {
-      insert.run(lot.id, lot.materialId, JSON.stringify(lot), READER.shape, at);
+      insertItem.run(lot.item.kind, lot.item.id);
+      insert.run(lot.id, lot.item.kind, lot.item.id, JSON.stringify(lot), READER.shape, at);
     },
     /** False when the lot is no longer at `revision`. */
     update(lot: Lot, revision: number, at: string): boolean {
-      return update.run(JSON.stringify(lot), at, lot.id, revision).changes === 1;
+      return update.run(JSON.stringify(lot), READER.shape, at, lot.id, revision).changes === 1;
     },
-    /** What is left of every lot, by material, each in the order it was bought. */
+    /** What is left of every lot of the shelf, by material, each in the order it was bought. */
     stock(): Map<string, LotStock[]> {
       const byMaterial = new Map<string, LotStock[]>();
       for (const { id: lotId, record, shape, left } of stock.all()) {
         const known = READER.read(lotId, record, shape);
         if (!known.success) continue;
         const lot = known.data;
-        const { id, materialId, number, bestBefore } = lot;
-        const ofMaterial = byMaterial.get(materialId) ?? [];
-        ofMaterial.push({ id, number, left, bestBefore, costPerOne: costPerOne(lot) });
-        byMaterial.set(materialId, ofMaterial);
+        const { id, item, number, bestBefore } = lot;
+        const ofMaterial = byMaterial.get(item.id) ?? [];
+        ofMaterial.push({ id, number, left, bestBefore, minorPerOne: minorPerOne(lot) });
+        byMaterial.set(item.id, ofMaterial);
       }
       return byMaterial;
     },

@@ -2,7 +2,7 @@ import type Database from 'better-sqlite3';
 import { ok } from '../core/result';
 import { type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
 
-/** A record of the shelf or the mold book, with the count of its saves. */
+/** A record with the count of its saves. */
 export interface Stored<Item> {
   item: Item;
   revision: number;
@@ -15,10 +15,10 @@ interface Row {
   revision: number;
 }
 
-/** The tables `materials` and `molds` have the same columns, so they share their statements. */
+/** These tables have the same columns, so they share their statements. */
 export function recordTable<Item extends { id: string; name: string }>(
   db: Database.Database,
-  table: 'materials' | 'molds',
+  table: 'materials' | 'molds' | 'jugs' | 'scales',
   reader: RecordReader<Item>,
 ) {
   const all = db.prepare<[], Row>(
@@ -50,9 +50,8 @@ export function recordTable<Item extends { id: string; name: string }>(
     insert(item: Item, at: string): void {
       insert.run(item.id, JSON.stringify(item), reader.shape, at);
     },
-    remove(id: string): void {
-      remove.run(id);
-    },
+    /** False when there is none. */
+    remove: (id: string): boolean => remove.run(id).changes === 1,
     /** False when the record is no longer at `revision`. */
     update(item: Item, revision: number, at: string): boolean {
       return update.run(JSON.stringify(item), reader.shape, at, item.id, revision).changes === 1;

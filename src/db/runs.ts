@@ -15,6 +15,7 @@ import {
 } from './readRecord';
 import { snapshotWithFields } from './upcasters/finding';
 import { derivedEvent, derivedSnapshot } from './upcasters/run';
+import { snapshotWithJugIds } from './upcasters/snapshotJugs';
 
 interface RunRow {
   id: string;
@@ -80,7 +81,11 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     if (snapshots?.by !== by)
       snapshots = {
         by,
-        reader: recordReader(snapshotSchema, [(record) => derivedSnapshot(record, by), snapshotWithFields]),
+        reader: recordReader(snapshotSchema, [
+          (record) => derivedSnapshot(record, by),
+          snapshotWithFields,
+          snapshotWithJugIds,
+        ]),
       };
     return snapshots.reader;
   };

@@ -101,10 +101,10 @@ test('materials come back unchanged, in both styles, onto an empty shelf and ont
 const lots: Lot[] = [
   {
     id: 'l1',
-    materialId: 'f1',
+    item: { kind: 'material', id: 'f1' },
     number: 'LP-5',
     boughtOn: '2026-02-01',
-    price: 7.1,
+    price: '7.1',
     discountFraction: 0.125,
     amount: 1234.5,
     bestBefore: '2027-02-01',

@@ -165,7 +165,7 @@ function materialJudge(rows: Cells[], { materials }: ShelfNow, newId: () => stri
 
 function lotJudge({ materials, lots }: ShelfNow, newId: () => string) {
   const byId = new Map(lots.map((stored) => [stored.item.id, stored]));
-  const byNumber = new Map(lots.map((stored) => [`${stored.item.materialId} ${stored.item.number}`, stored]));
+  const byNumber = new Map(lots.map((stored) => [`${stored.item.item.id} ${stored.item.number}`, stored]));
   const context = shelfNames(materials.map(({ item }) => item));
 
   return (cells: Cells, index: number, decimal: CsvStyle['decimal']): Judged => {
@@ -228,7 +228,7 @@ export function lotsCsv({ materials, lots }: ShelfNow, style: CsvStyle): string 
   const context = { ...shelfNames(materials.map(({ item }) => item)), decimal: style.decimal };
   const rows = lots.map(({ item }) => ({
     id: item.id,
-    material: context.nameOf(item.materialId),
+    material: context.nameOf(item.item.id),
     ...writeLot(item, context),
   }));
   return csvOf('lots', rows, style);

@@ -2,9 +2,9 @@ import type { CheckContext } from '../core/checks/finding';
 import type { Workshop } from './workshop';
 
 /** What the checks of this workshop go by: its rules, and its shelf as it is today. */
-export function checkContext({ houseRules, materials, lots, now }: Workshop): CheckContext {
+export function checkContext({ rules, materials, lots, now }: Workshop): CheckContext {
   return {
-    rules: houseRules.read().item,
+    rules: rules(),
     shelf: {
       materials: materials.all().map(({ item }) => item),
       stock: lots.stock(),

@@ -1,21 +1,21 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { HouseRules } from '../core/houseRules/houseRules';
+import type { HouseChoices } from '../core/houseRules/houseRules';
 import type { Stored } from '../db/records';
 import { conflict } from './records';
 import type { Workshop } from './workshop';
 
-/** @throws Problem 409 when the rules were saved elsewhere meanwhile */
+/** @throws Problem 409 when the choices were saved elsewhere meanwhile */
 export function saveHouseRules(
   { db, houseRules, now }: Workshop,
-  rules: HouseRules,
+  choices: HouseChoices,
   revision: number,
-): Stored<HouseRules> {
+): Stored<HouseChoices> {
   const save = db.transaction(() => {
     const before = houseRules.read();
-    if (isDeepStrictEqual(rules, before.item)) return before;
-    if (before.revision !== revision) throw conflict(rules, before.item, before.revision);
-    houseRules.write(rules, revision + 1, now());
-    return { item: rules, revision: revision + 1 };
+    if (isDeepStrictEqual(choices, before.item)) return before;
+    if (before.revision !== revision) throw conflict(choices, before.item, before.revision);
+    houseRules.write(choices, revision + 1, now());
+    return { item: choices, revision: revision + 1 };
   });
   return save.immediate();
 }

@@ -1,6 +1,6 @@
 import { blendFaults } from '../core/materials/blend';
 import { materialSchema } from '../core/materials/materialSchema';
-import { lotSchema } from '../core/stock/lot';
+import { lotSchema } from '../core/stock/lotSchema';
 import { z } from '../core/zod';
 import { CSV_LIMITS } from '../formats/csv';
 import { invalidField } from './problem';

@@ -54,6 +54,15 @@ export function itemEndpoints<Item extends NamedItem>(
   };
 }
 
+/** `DELETE` of one record that nothing else rests on. */
+export function removeEndpoint<Item extends NamedItem>(what: string, table: TableOf<Item>) {
+  return endpoint((context) => {
+    const id = param(context, 'id');
+    if (!table(workshop()).remove(id)) throw notFound(what, id);
+    return { body: { deleted: true } };
+  });
+}
+
 /** Writes, and takes it back when the records do not fit together any more. */
 function checked<Saved>(open: Workshop, check: (workshop: Workshop) => void, write: () => Saved): Saved {
   const work = open.db.transaction(() => {

@@ -35,8 +35,9 @@ function lotView({ lots }: Workshop, stored: Stored<Lot>): LotView {
 export function addLot(workshop: Workshop, lot: NewLot, id = workshop.newId()): LotView {
   const { materials, lots, now, newId } = workshop;
   const add = workshop.db.transaction(() => {
-    if (!materials.find(lot.materialId))
-      throw invalidField('materialId', `names “${lot.materialId}”, which is not on the shelf`);
+    const { kind, id: ofId } = lot.item;
+    if (kind !== 'material') throw invalidField('item.kind', 'has to be a material of the shelf');
+    if (!materials.find(ofId)) throw invalidField('item.id', `names “${ofId}”, which is not on the shelf`);
     const at = now();
     lots.insert({ ...lot, id }, at);
     lots.addEntry({ id: newId(), lotId: id, at, kind: 'bought', change: lot.amount, owner: null, note: '' });
@@ -55,8 +56,9 @@ export function saveLot(workshop: Workshop, lot: Lot, revision: number): LotView
   const save = workshop.db.transaction(() => {
     const before = lots.find(lot.id);
     if (!before) throw notFound('lot', lot.id);
-    if (before.item.materialId !== lot.materialId)
-      throw invalidField('item.materialId', 'can’t be changed: a lot is of one material');
+    const { kind, id } = before.item.item;
+    if (lot.item.kind !== kind || lot.item.id !== id)
+      throw invalidField('item.item', 'can’t be changed: a lot is of one material');
     const at = now();
     if (!lots.update(lot, revision, at)) throw conflict(lot, before.item, before.revision);
     const change = lot.amount - before.item.amount;
@@ -165,7 +167,7 @@ export function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): vo
   if (!known) materials.insert(scrap, now());
   const day = now().slice(0, 10);
   addLot(workshop, {
-    materialId: scrap.id,
+    item: { kind: 'material', id: scrap.id },
     number: `Run of ${day}`,
     boughtOn: day,
     price: null,

@@ -1,6 +1,9 @@
 import { accessSync, constants } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type Database from 'better-sqlite3';
+import type { HouseRules, Jug, Scale } from '../core/houseRules/houseRules';
+import { jugSchema } from '../core/houseRules/jugSchema';
+import { scaleSchema } from '../core/houseRules/scaleSchema';
 import type { Material } from '../core/materials/material';
 import { materialSchema } from '../core/materials/materialSchema';
 import { barsPerCavity } from '../core/molds/bars';
@@ -12,22 +15,28 @@ import { lotTable } from '../db/lots';
 import { NewerDatabaseError } from '../db/migrate';
 import { planTable } from '../db/plans';
 import { recordReader } from '../db/readRecord';
-import { recordTable } from '../db/records';
+import { type RecordTable, recordTable } from '../db/records';
 import { runTable } from '../db/runs';
 import { completeMaterial } from '../db/upcasters/material';
 import { completeMold } from '../db/upcasters/mold';
 import { makeFolder } from './makeFolder';
 import { Problem } from './problem';
+import { rulesReader } from './rulesReader';
 
 /** Everything a use case works on: the tables, and the time as ISO 8601. */
 export interface Workshop {
   db: Database.Database;
-  materials: ReturnType<typeof recordTable<Material>>;
-  molds: ReturnType<typeof recordTable<Mold>>;
+  materials: RecordTable<Material>;
+  molds: RecordTable<Mold>;
   plans: ReturnType<typeof planTable>;
   runs: ReturnType<typeof runTable>;
   lots: ReturnType<typeof lotTable>;
+  jugs: RecordTable<Jug>;
+  scales: RecordTable<Scale>;
+  /** The choices, as they are saved. */
   houseRules: ReturnType<typeof houseRulesTable>;
+  /** The choices with jugs and scales, as everything is worked out by. */
+  rules(): HouseRules;
   now(): string;
   newId(): string;
 }
@@ -40,15 +49,21 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
   if (!inMemory) makeFolder(dataFolder);
   const db = openDatabase(inMemory ? dataFolder : join(dataFolder, DATABASE_FILE));
   const houseRules = houseRulesTable(db);
+  const jugs = recordTable<Jug>(db, 'jugs', recordReader(jugSchema));
+  const scales = recordTable<Scale>(db, 'scales', recordReader(scaleSchema));
+  const rules = rulesReader(houseRules, jugs, scales);
   const molds = recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold]));
   return {
     db,
     materials: recordTable<Material>(db, 'materials', recordReader(materialSchema, [completeMaterial])),
     molds,
     plans: planTable(db, (id) => barsOfMold(molds, id)),
-    runs: runTable(db, () => houseRules.read().item),
+    runs: runTable(db, rules),
     lots: lotTable(db),
+    jugs,
+    scales,
     houseRules,
+    rules,
     now,
     newId: () => crypto.randomUUID(),
   };

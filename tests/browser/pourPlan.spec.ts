@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
-import type { HouseRules } from '../../src/core/houseRules/houseRules';
+import type { HouseChoices } from '../../src/core/houseRules/houseRules';
 import type { PlanFile } from '../../src/core/plan/plan';
 import { BOX, base, planFile } from '../support/planFiles';
 import { copyOf, given, saved, tooSmallForAFinger } from './workshop';
@@ -151,7 +151,7 @@ test('a pour is dragged by a finger', async ({ browser, request }) => {
   await context.close();
 });
 
-async function withRules(request: APIRequestContext, change: (rules: HouseRules) => HouseRules) {
+async function withRules(request: APIRequestContext, change: (rules: HouseChoices) => HouseChoices) {
   await expect(async () => {
     const { item, revision } = await (await request.get('/api/house-rules')).json();
     const saved = await request.put('/api/house-rules', { data: { item: change(item), revision } });

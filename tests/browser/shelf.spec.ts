@@ -247,6 +247,22 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await expect(page.getByLabel('Largest grain of grit')).toHaveValue('1.25');
   await expect(page.getByLabel('Stays in the jug, of a new plan')).toHaveValue('0.5');
   await page.getByRole('button', { name: 'Take out Letter scale' }).click();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('bears 453.592 g')).toBeVisible();
+  await page.getByRole('button', { name: 'Take out Letter scale' }).click();
+  await expect(page.getByText('Taken out: Letter scale.')).toBeVisible();
+  // Two jugs of one name are two jugs: one goes, the other stays.
+  const jugs = page.getByRole('region', { name: 'Jugs' });
+  for (const holds of ['600', '0', '1 L']) {
+    await jugs.getByLabel('Name of the jug').fill('Twin');
+    await jugs.getByLabel('Holds to the brim').fill(holds);
+    await jugs.getByRole('button', { name: 'Add the jug' }).click();
+  }
+  await expect(jugs.getByText('Twin: holds')).toHaveCount(2);
+  await jugs.getByRole('button', { name: 'Take out Twin' }).first().click();
+  await expect(jugs.getByText('Twin: holds')).toHaveCount(1);
+  await jugs.getByRole('button', { name: 'Take out Twin' }).click();
+  await expect(jugs.getByText('Twin: holds')).toHaveCount(0);
   await page.getByLabel('Stays in the jug, of a new plan').fill('3');
   await page.getByLabel('Microwave in bursts').check();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();

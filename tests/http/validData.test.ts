@@ -37,7 +37,7 @@ test('valid data of any kind leaves every page open', async () => {
   const scent = fragrance({ id: 'constructor', name: '__proto__' });
   const lot = {
     id: 'valueOf',
-    materialId: 'constructor',
+    item: { kind: 'material', id: 'constructor' },
     number: 'toString',
     boughtOn: '2026-01-01',
     price: null,

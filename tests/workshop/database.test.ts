@@ -4,13 +4,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import test, { after } from 'node:test';
 import Database from 'better-sqlite3';
-import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
-import { houseRulesSchema } from '../../src/core/houseRules/houseRulesSchema';
+import { USUAL_HOUSE_CHOICES } from '../../src/core/houseRules/houseRules';
+import { jugSchema } from '../../src/core/houseRules/jugSchema';
 import { materialSchema } from '../../src/core/materials/materialSchema';
 import { sheetSchema } from '../../src/core/plan/sheetSchema';
 import { openDatabase } from '../../src/db/connection';
+import { houseRulesTable } from '../../src/db/houseRules';
 import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
 import { MIGRATIONS } from '../../src/db/migrations/all';
+import { recordReader } from '../../src/db/readRecord';
+import { recordTable } from '../../src/db/records';
 import { BOX, base, fragrance, pieces, planFile, scrap, sheetOf } from '../support/planFiles';
 
 const folder = mkdtempSync(join(tmpdir(), 'tallow-db-'));
@@ -179,10 +182,12 @@ test('records of the fourth step come up with nothing taught, and sheets that ar
       embeds: pour.embeds.map((embed) => without(embed, 'ofBase')),
     })),
   };
-  const rules = { ...USUAL_HOUSE_RULES, jugs: [{ name: 'Old jug', holdsMl: 600, taught: [] }] };
   const oldRules = {
-    ...without(rules, 'microwaveW'),
-    jugs: rules.jugs.map((each) => without(each, 'taught')),
+    ...without(USUAL_HOUSE_CHOICES, 'microwaveW'),
+    jugs: [
+      { name: 'Old jug', holdsMl: 600 },
+      { name: 'Old jug', holdsMl: 900 },
+    ],
   };
   const insert = (table: string, id: string, record: object) =>
     db
@@ -204,7 +209,16 @@ test('records of the fourth step come up with nothing taught, and sheets that ar
   assert.deepEqual(sheetSchema.parse(one("SELECT snapshot -> '$.sheet' FROM runs")), sheet);
   assert.deepEqual(one('SELECT record FROM molds'), JSON.parse(JSON.stringify(BOX)));
   assert.deepEqual(materialSchema.parse(one('SELECT record FROM materials')), base({ id: 'b' }));
-  assert.deepEqual(houseRulesSchema.parse(one('SELECT record FROM house_rules')), rules);
+  assert.deepEqual(houseRulesTable(up).read().item, USUAL_HOUSE_CHOICES);
+  // Two jugs of one name are two jugs.
+  const jugs = recordTable(up, 'jugs', recordReader(jugSchema)).all();
+  assert.deepEqual(
+    jugs.map(({ item: { id, name, holdsMl, taught } }) => [id, name, holdsMl, taught.length]),
+    [
+      ['jug-1', 'Old jug', 600, 0],
+      ['jug-2', 'Old jug', 900, 0],
+    ],
+  );
   up.close();
 });
 

@@ -88,6 +88,24 @@ for (const step of OLDER_STEPS)
     );
     assert.ok(entry.weights.every(({ deviation }) => Math.abs(deviation) < 0.03));
 
+    if (step === 7) {
+      // Lots of a material with a price as a number, jugs and scales among the house rules.
+      const lot = workshop.lots.find('lot-base')?.item;
+      assert.deepEqual([lot?.item, lot?.price], [{ kind: 'material', id: 'base-1' }, '12.35']);
+      const { jugs, scales, cutStepG } = workshop.rules();
+      assert.deepEqual(
+        jugs.map(({ name, holdsMl }) => [name, holdsMl]),
+        [
+          ['Jug', 900],
+          ['Jug', 1500],
+        ],
+      );
+      assert.deepEqual([scales.length, cutStepG], [1, 10]);
+      assert.deepEqual(finished.snapshot.tasks[0]?.jugs, [{ id: 'Jug', name: 'Jug' }]);
+      const taken = workshop.lots.entriesOfRun('run-done').map(({ lotId }) => lotId);
+      assert.deepEqual(new Set(taken), new Set(['lot-base', 'lot-scent']));
+    }
+
     // It goes on where it was, to its end.
     let run = open;
     for (let event = nextEvent(run); event; event = nextEvent(run))

@@ -13,7 +13,7 @@ const file = planFile([{ doses: [[fragrance({ lowStock: 30 }), '2 %']] }]);
 
 function lot(workshop: Workshop, materialId: string, amount: number) {
   addLot(workshop, {
-    materialId,
+    item: { kind: 'material', id: materialId },
     number: `${materialId} ${amount}`,
     boughtOn: '2026-01-01',
     price: null,

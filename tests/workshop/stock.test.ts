@@ -15,10 +15,10 @@ const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
 
 function lot(number: string, amount: number, bestBefore: string | null = null, materialId = 'scent-1') {
   return {
-    materialId,
+    item: { kind: 'material' as const, id: materialId },
     number,
     boughtOn: '2026-01-01',
-    price: 10,
+    price: '10',
     discountFraction: 0,
     amount,
     bestBefore,

@@ -33,7 +33,7 @@ test('a material may have any id, with lots and in a plan', async () => {
     const { workshop, stored } = workshopWith(planFile([{ doses: [[scent, '2 %']] }]));
     const lot = {
       id,
-      materialId: id,
+      item: { kind: 'material' as const, id },
       number: '1',
       boughtOn: '2026-01-01',
       price: null,

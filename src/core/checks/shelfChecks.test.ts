@@ -272,7 +272,7 @@ const lot = (left: number, bestBefore: string | null = null): LotStock => ({
   number: `L${left}`,
   left,
   bestBefore,
-  costPerOne: null,
+  minorPerOne: null,
 });
 
 test('stock short and a lot past its date, only where the book counts', () => {
@@ -294,7 +294,7 @@ test('0.08 oz on a scale of 0.01 oz is flagged, on one of 0.01 g it is not', () 
   // Common practice, no source: half a step of 0.01 oz is 6 % of 0.08 oz.
   const file = onePour(fragrance(), '0.08 oz');
   const scale = (stepG: number, gramsStepG: number | null = null) =>
-    context({ scales: [{ name: 'Scale', stepG, gramsStepG, capacityG: 2000 }] });
+    context({ scales: [{ id: 's', name: 'Scale', stepG, gramsStepG, capacityG: 2000 }] });
   const ounces = scale(0.01 * 28.349523125, 0.1);
   const [finding] = found(file, 'scale-fit', ounces).filter(({ about }) => about === 'Test scent');
   assert.ok(finding && isClose(finding.error, 0.0625, 1e-9));
@@ -306,7 +306,7 @@ test('0.08 oz on a scale of 0.01 oz is flagged, on one of 0.01 g it is not', () 
     severity(
       onePour(additive(), '300 g'),
       'over-scale-capacity',
-      context({ scales: [{ name: 'S', stepG: 0.01, gramsStepG: null, capacityG: 200 }] }),
+      context({ scales: [{ id: 's', name: 'S', stepG: 0.01, gramsStepG: null, capacityG: 200 }] }),
     ),
     'caution',
   );

@@ -1,9 +1,13 @@
 import type { z } from '../zod';
-import type { houseRulesSchema, jugSchema, scaleSchema } from './houseRulesSchema';
+import type { houseChoicesSchema, houseRulesSchema } from './houseRulesSchema';
+import type { jugSchema } from './jugSchema';
+import type { scaleSchema } from './scaleSchema';
 
 export type Scale = z.infer<typeof scaleSchema>;
 
 export type Jug = z.infer<typeof jugSchema>;
+
+export type HouseChoices = z.infer<typeof houseChoicesSchema>;
 
 export type HouseRules = z.infer<typeof houseRulesSchema>;
 
@@ -12,7 +16,7 @@ export type HouseRules = z.infer<typeof houseRulesSchema>;
  * practice, no source); jug loss, fill, headspace, cutting step and
  * grain sizes are our own assumptions, and so is the 2 % of reading error.
  */
-export const USUAL_HOUSE_RULES: HouseRules = {
+export const USUAL_HOUSE_CHOICES: HouseChoices = {
   freezer: 'brief',
   pourCeiling: '52',
   fragranceBy: 'weight',
@@ -27,9 +31,10 @@ export const USUAL_HOUSE_RULES: HouseRules = {
   readingErrorMost: 0.02,
   gritBodyMm: 0.8,
   gritFaceMm: 0.3,
-  scales: [],
-  jugs: [],
   headspaceFraction: 0.25,
   cutStepG: 5,
   microwaveW: 1000,
 };
+
+/** The usual choices of a workshop that has told of no scale and no jug. */
+export const USUAL_HOUSE_RULES: HouseRules = { ...USUAL_HOUSE_CHOICES, scales: [], jugs: [] };

@@ -49,7 +49,7 @@ test('what another plan sets in is a bar, what the shelf makes is bars, and the 
   assert.ok(isClose(piece.pieceG ?? 0, one.totals.pieceG));
   assert.ok(isClose(piece.pieceMl ?? 0, (1000 * 23) / 240));
   const stock = new Map([
-    ['base-1', [{ id: 'l', number: '1', left: one.totals.baseG * 2.5, bestBefore: null, costPerOne: null }]],
+    ['base-1', [{ id: 'l', number: '1', left: one.totals.baseG * 2.5, bestBefore: null, minorPerOne: null }]],
   ]);
   assert.deepEqual(piecesFromShelf(one, stock), {
     pieces: 20,

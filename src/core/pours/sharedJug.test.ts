@@ -178,8 +178,8 @@ test('a ladder in grams keeps to the step of the scale, and one that cannot be s
 test('what is cut is what a knife can cut, in the smallest jug that takes it, split where none does', () => {
   const rules = {
     jugs: [
-      { name: 'Small', holdsMl: 400, taught: [] },
-      { name: 'Large', holdsMl: 1000, taught: [] },
+      { id: 'small', name: 'Small', holdsMl: 400, taught: [] },
+      { id: 'large', name: 'Large', holdsMl: 1000, taught: [] },
     ],
     headspaceFraction: 0.25,
     cutStepG: 5,
@@ -210,7 +210,11 @@ test('what is cut is what a knife can cut, in the smallest jug that takes it, sp
   assert.equal(meltsWords(small, METRIC), '2 melts of 300.0 g a filling');
   assert.equal(small.cutG, 1600);
   // 290 mL are too little for 600 in two melts; in three of 200 each, a knife of 30 g cuts 210.
-  const narrow = { ...rules, jugs: [{ name: 'Narrow', holdsMl: 290 / 0.75, taught: [] }], cutStepG: 30 };
+  const narrow = {
+    ...rules,
+    jugs: [{ id: 'n', name: 'Narrow', holdsMl: 290 / 0.75, taught: [] }],
+    cutStepG: 30,
+  };
   const [three] = meltsOf(sheet(6), narrow);
   assert.ok(three);
   assert.deepEqual([three.melt.melts, three.melt.cutG, three.cutG], [3, 210, 630]);

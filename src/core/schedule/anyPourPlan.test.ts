@@ -84,7 +84,7 @@ test('whatever its schema takes has a pour plan in finite figures, and every wor
       assert.ok(told.success, told.success ? '' : told.error.message);
       const rules = houseRulesSchema.parse({
         ...USUAL_HOUSE_RULES,
-        jugs: jugs.map((holdsMl) => ({ name: `Jug of ${holdsMl}`, holdsMl })),
+        jugs: jugs.map((holdsMl) => ({ id: `jug-${holdsMl}`, name: 'Jug', holdsMl })),
         microwaveW,
         meltIn,
       });

@@ -10,7 +10,7 @@ import { keptPourPlans } from './keptPourPlans';
 import type { PourPlan } from './pourPlan';
 import { rangeOf, shifted } from './range';
 
-const jug = (name: string, holdsMl: number) => ({ name, holdsMl, taught: [] });
+const jug = (name: string, holdsMl: number) => ({ id: name, name, holdsMl, taught: [] });
 const load = (contentMl: number): JugLoad => ({
   pourIndex: 0,
   serves: [0],
@@ -49,6 +49,13 @@ test('the only jug that a later pour fits into is left to it where another is fr
   // Not where that would be long.
   bench.keepJug(jug('Small', 400), 9000);
   assert.equal(jugFor(bench, load(100), 5000, [load(900)]).name, 'Large');
+});
+
+test('two jugs of one name are two jugs', () => {
+  const twin = { ...jug('Small', 400), id: 'twin' };
+  const bench = withJugs(jug('Small', 400), twin);
+  bench.keepJug(jug('Small', 400), 9000);
+  assert.equal(jugFor(bench, load(100), 5000).id, 'twin');
 });
 
 test('without jugs any content has one, as many as it takes', () => {

@@ -41,7 +41,7 @@ export interface Bench {
   place(task: Task, times: Pick<TaskTimes, 'fromS' | 'toS'> & Partial<TaskTimes>): void;
 }
 
-const UNTIMED: Omit<TaskTimes, 'fromS' | 'toS'> = { ends: null, hands: false, jugName: '', melt: null };
+const UNTIMED: Omit<TaskTimes, 'fromS' | 'toS'> = { ends: null, hands: false, jugs: [], melt: null };
 
 export function benchOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Bench {
   const placed: ScheduledTask[] = [];
@@ -61,11 +61,11 @@ export function benchOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Ben
     oven: busy(),
     placed,
     open: new Map(),
-    jugFreeS: ({ name }) => freeS.get(name) ?? Number.NEGATIVE_INFINITY,
-    // A jug of no name is one of as many as it takes.
-    keepJug: ({ name }, untilS) => name !== '' && freeS.set(name, untilS),
+    jugFreeS: ({ id }) => freeS.get(id) ?? Number.NEGATIVE_INFINITY,
+    // A jug of no id is one of as many as it takes.
+    keepJug: ({ id }, untilS) => id !== '' && freeS.set(id, untilS),
     melted(load, jug) {
-      const key = `${load.pourIndex} ${load.contentG} ${jug.name} ${jug.holdsMl}`;
+      const key = `${load.pourIndex} ${load.contentG} ${jug.id} ${jug.holdsMl}`;
       const found = known.get(key) ?? meltLoad(sheet, heat, load, jug, rules, NOMINAL);
       known.set(key, found);
       return found;
@@ -110,11 +110,11 @@ export function jugFor(
   const wanted = new Set(
     laterOnes.flatMap((each) => {
       const [only, other] = fittingFor(each);
-      return only && !other ? [only.name] : [];
+      return only && !other ? [only.id] : [];
     }),
   );
   const fitting = fittingFor(load);
-  const unwanted = fitting.filter(({ name }) => !wanted.has(name));
+  const unwanted = fitting.filter(({ id }) => !wanted.has(id));
   const soonest = (jugs: readonly Jug[]) => jugs.toSorted((a, b) => jugFreeS(a) - jugFreeS(b))[0];
   const worthWaiting = soonest(unwanted.filter((jug) => jugFreeS(jug) <= dueS + WORTH_WAITING_S));
   const largest = atHand.toSorted((a, b) => b.holdsMl - a.holdsMl)[0];

@@ -44,7 +44,7 @@ export function loadsOf(sheet: Sheet, fills: number, rules: JugRules): JugLoad[]
 
 /** A jug as large as a content asks for, where the workshop has told of none. */
 export function anyJug(contentMl: number, { headspaceFraction }: JugRules): Jug {
-  return { name: '', holdsMl: contentMl / (1 - headspaceFraction), taught: [] };
+  return { id: '', name: '', holdsMl: contentMl / (1 - headspaceFraction), taught: [] };
 }
 
 /** A load in its jug: how it is melted, and how it cools from then on. */

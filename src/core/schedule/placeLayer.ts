@@ -5,6 +5,7 @@ import { earliestFree, latestFree } from './busy';
 import { includeS, JUG_AGAIN_S, pourS, REWARM_S, START_BATH_S, stirS, WEIGH_BASE_S } from './handTimes';
 import type { HeatLayer } from './heatCase';
 import { coolS, type JugLoad, type LoadInJug, loadsOf, waitedC } from './jugLoads';
+import type { TaskJug } from './scheduledTask';
 
 /** A pour as it was placed, s from the first pour of the plan. */
 export interface PlacedPour {
@@ -133,21 +134,21 @@ function melt(
   const startS = soonS === null || waits ? lateS : soonS;
   const meltedS = startS + inJug.meltS;
   const tasks = bench.tasks(of.round, { pourIndex, load: of.load });
-  const jugName = jug.name;
+  const jugs = taskJugs([inJug]);
   const weighed = taskOfKind(tasks, 'weigh-base');
   const melting = taskOfKind(tasks, 'melt');
-  if (weighed) bench.place(weighed, { fromS: startS - WEIGH_BASE_S, toS: startS, hands: true, jugName });
+  if (weighed) bench.place(weighed, { fromS: startS - WEIGH_BASE_S, toS: startS, hands: true, jugs });
   if (melting)
     bench.place(melting, {
       fromS: startS,
       toS: meltedS,
       hands: inJug.melt !== null,
-      jugName,
+      jugs,
       melt: { endC: inJug.endC, bursts: inJug.melt?.bursts ?? null },
     });
   hands.take(startS - WEIGH_BASE_S, startS + handsS);
   if (inOven) oven.take(startS, meltedS);
-  const stirredS = stirIn(bench, pourIndex, of, meltedS, jugName);
+  const stirredS = stirIn(bench, pourIndex, of, meltedS, inJug);
   const open = { inJug, meltedS, freeS: stirredS };
   bench.open.set(openKey(pourIndex, of.load), open);
   return { ...open, pourIndex, readyS: meltedS + restS, stirredS };
@@ -161,9 +162,14 @@ function goOn(bench: Bench, pourIndex: number, layer: HeatLayer, of: Of, byS: nu
   const lengthS = dosesLengthS(bench, pourIndex, of);
   const isFree = (startS: number) => bench.hands.isFree(startS, startS + lengthS);
   const startS = latestFree(byS - lengthS, jug.freeS, isFree) ?? bench.hands.firstFreeS(jug.freeS, lengthS);
-  const stirredS = stirIn(bench, pourIndex, of, startS, jug.inJug.jug.name);
+  const stirredS = stirIn(bench, pourIndex, of, startS, jug.inJug);
   const cooledS = jug.meltedS + coolS(jug.inJug, layer.atC);
   return { ...jug, pourIndex, readyS: Math.max(stirredS, cooledS), stirredS };
+}
+
+/** Jugs by id and name; one that the workshop has not told of has neither, and is left out. */
+function taskJugs(inJugs: readonly LoadInJug[]): TaskJug[] {
+  return inJugs.flatMap(({ jug: { id, name } }) => (id === '' ? [] : [{ id, name }]));
 }
 
 function openKey(pourIndex: number, load: number): string {
@@ -181,13 +187,14 @@ function dosesLengthS(bench: Bench, pourIndex: number, of: Of): number {
 }
 
 /** Weighs and stirs in one after the other, as long each; answers when the last is in. */
-function stirIn(bench: Bench, pourIndex: number, of: Of, startS: number, jugName: string): number {
+function stirIn(bench: Bench, pourIndex: number, of: Of, startS: number, inJug: LoadInJug): number {
+  const jugs = taskJugs([inJug]);
   const tasks = doseTasks(bench, pourIndex, of);
   const lengthS = dosesLengthS(bench, pourIndex, of);
   const eachS = lengthS / Math.max(1, tasks.length);
   tasks.forEach((task, place) => {
     const fromS = startS + place * eachS;
-    bench.place(task, { fromS, toS: fromS + eachS, hands: true, jugName });
+    bench.place(task, { fromS, toS: fromS + eachS, hands: true, jugs });
   });
   bench.hands.take(startS, startS + lengthS);
   return startS + lengthS;
@@ -218,7 +225,7 @@ function pour(
   const warmS = coldestC < atC - REWARM_BELOW_K ? REWARM_S * ready.length : 0;
   const startS = startAfter(warmS);
   const atS = startS + fillS + warmS;
-  const jugName = ready.map(({ inJug }) => inJug.jug.name).join(' and ');
+  const jugs = taskJugs(ready.map(({ inJug }) => inJug));
   for (const each of ready) cooling(bench, each, of, startS);
   placeInclusions(bench, pourIndexes, of, true, startS, fillS);
   const [lead = 0] = pourIndexes;
@@ -226,11 +233,11 @@ function pour(
   if (!pouring) throw new RangeError('a layer that is not poured');
   const warming = warmS > 0 ? rewarmTask(bench, pouring) : null;
   if (warming) {
-    bench.place(warming, { fromS: startS + fillS, toS: atS, hands: true, jugName });
+    bench.place(warming, { fromS: startS + fillS, toS: atS, hands: true, jugs });
     if (usesOven(bench)) bench.oven.take(startS + fillS, atS);
   }
   const needs = warming ? [...pouring.needs, warming.id] : pouring.needs;
-  bench.place({ ...pouring, needs }, { fromS: atS, toS: atS + lengthS, hands: true, jugName });
+  bench.place({ ...pouring, needs }, { fromS: atS, toS: atS + lengthS, hands: true, jugs });
   if (isLast) placeInclusions(bench, pourIndexes, of, false, atS + lengthS, setS);
   const untilS = atS + lengthS + setS;
   bench.hands.take(startS, untilS);
@@ -251,7 +258,7 @@ function pour(
 function cooling(bench: Bench, { pourIndex, stirredS, inJug }: Ready, { round, load }: Of, untilS: number) {
   const task = taskOfKind(bench.tasks(round, { pourIndex, load }), 'cool');
   if (task && untilS - stirredS > SHORTEST_COOLING_S)
-    bench.place(task, { fromS: stirredS, toS: untilS, jugName: inJug.jug.name });
+    bench.place(task, { fromS: stirredS, toS: untilS, jugs: taskJugs([inJug]) });
 }
 
 /** It waits for what is in its jugs, and not for the layer below, which gets its skin meanwhile. */

@@ -17,7 +17,7 @@ import type { ScheduledTask } from './scheduledTask';
 import { simulate } from './simulate';
 
 const RULES: PourRules = USUAL_HOUSE_RULES;
-const jug = (name: string, holdsMl: number) => ({ name, holdsMl, taught: [] });
+const jug = (name: string, holdsMl: number) => ({ id: name, name, holdsMl, taught: [] });
 const JUGS: PourRules = { ...RULES, jugs: [jug('Small', 500), jug('Large', 1800)] };
 
 const sheetWith = (pours: FilePour[], plan: Parameters<typeof planFile>[1] = {}, inMold = BOX): Sheet =>

@@ -39,6 +39,8 @@ export const pourLayerSchema = z.strictObject({
     .array(
       z.strictObject({
         pourIndex: z.int().nonnegative(),
+        /** Empty, as its name is, where the workshop has told of no jug. */
+        id: z.string(),
         name: z.string(),
         taught: z.boolean(),
         contentG: z.number().positive(),

@@ -11,7 +11,8 @@ const times = {
   ends: rangeSchema.nullable(),
   /** Hands are bound all the while. */
   hands: z.boolean(),
-  jugName: z.string(),
+  /** What it is done in; two where pours go in from two jugs at once. */
+  jugs: z.array(z.strictObject({ id: z.string(), name: z.string() })),
   /** Of a melt: how warm it ends, and its bursts; none over a double boiler. */
   melt: z
     .strictObject({
@@ -29,6 +30,9 @@ const times = {
     })
     .nullable(),
 };
+
+/** A jug as a task names it. */
+export type TaskJug = TaskTimes['jugs'][number];
 
 export type TaskTimes = z.infer<z.ZodObject<typeof times>>;
 

@@ -175,6 +175,7 @@ function jugTold(
   const { tooThickC } = layerOfPour(heat, pour.pourIndex);
   return {
     pourIndex: pour.pourIndex,
+    id: pour.inJug.jug.id,
     name: pour.inJug.jug.name,
     taught: pour.inJug.jug.taught.length > 0,
     contentG: pour.inJug.load.contentG,

@@ -9,7 +9,7 @@ export function untimed(tasks: readonly Task[]): ScheduledTask[] {
     toS: 0,
     ends: null,
     hands: !isWait(task),
-    jugName: '',
+    jugs: [],
     melt: null,
   }));
 }

@@ -3,7 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { fragrance, isClose, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { buyList, piecesFromShelf } from './fromShelf';
-import { costPerOne } from './lot';
+import { minorPerOne } from './lot';
 import { needOf } from './need';
 import { firstExpiredFirst, type LotStock, leftOf, takeFromLots } from './stock';
 
@@ -12,7 +12,7 @@ const lot = (id: string, left: number, bestBefore: string | null): LotStock => (
   number: id,
   left,
   bestBefore,
-  costPerOne: null,
+  minorPerOne: null,
 });
 
 test('the chosen lot gives first, then the first to expire, one without a date last', () => {
@@ -88,7 +88,7 @@ test('how many pieces the shelf makes, and what to buy for several plans', () =>
 test('a discount lowers the cost of a gram', () => {
   const facts = {
     id: 'l',
-    materialId: 'm',
+    item: { kind: 'material' as const, id: 'm' },
     number: '1',
     boughtOn: '2026-01-01',
     bestBefore: null,
@@ -96,7 +96,10 @@ test('a discount lowers the cost of a gram', () => {
     note: '',
   };
   assert.ok(
-    isClose(costPerOne({ ...facts, price: 80, discountFraction: 0.1, amount: 11500 }) ?? 0, 72 / 11500),
+    isClose(
+      minorPerOne({ ...facts, price: '80', discountFraction: 0.1, amount: 11500 }) ?? 0,
+      720_000 / 11500,
+    ),
   );
-  assert.equal(costPerOne({ ...facts, price: null, discountFraction: 0, amount: 1 }), null);
+  assert.equal(minorPerOne({ ...facts, price: null, discountFraction: 0, amount: 1 }), null);
 });

@@ -17,8 +17,8 @@ export interface LotStock {
   number: string;
   left: number;
   bestBefore: string | null;
-  /** Price of one gram or piece; null when it is not known. */
-  costPerOne: number | null;
+  /** Price of one gram or piece in minor units; null when it is not known. */
+  minorPerOne: number | null;
 }
 
 /** Stock is the sum of its entries, and nothing else. */

@@ -6,6 +6,18 @@ import { embeds } from './0004_embeds';
 import { heat } from './0005_heat';
 import { spine } from './0006_spine';
 import { foundRuns } from './0007_found_runs';
+import { stockItems } from './0008_stock_items';
+import { jugsAndScales } from './0009_jugs_and_scales';
 
 /** In order; only ever added to. */
-export const MIGRATIONS: readonly Migration[] = [firstSlice, shelf, molds, embeds, heat, spine, foundRuns];
+export const MIGRATIONS: readonly Migration[] = [
+  firstSlice,
+  shelf,
+  molds,
+  embeds,
+  heat,
+  spine,
+  foundRuns,
+  stockItems,
+  jugsAndScales,
+];

@@ -15,6 +15,13 @@ export function withField(record: unknown, key: string, change: (value: unknown)
   return isObject(record) && key in record ? { ...record, [key]: change(record[key]) } : record;
 }
 
+/** Without some fields. */
+export function without(record: unknown, keys: readonly string[]): unknown {
+  return isObject(record)
+    ? Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)))
+    : record;
+}
+
 export function each(list: unknown, change: (value: unknown, place: number) => unknown): unknown {
   return Array.isArray(list) ? list.map((value, place) => change(value, place)) : list;
 }

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../../core/result';
+import { MINOR_DIGITS, moneyOf } from '../../core/units/money';
 import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { writeFigure } from '../../core/units/writeQuantity';
 import { z } from '../../core/zod';
@@ -45,6 +46,18 @@ export function figureField(rule: FigureRule, perOne = 1): FieldText<number> {
 function plainDecimal(text: string, decimal: TextContext['decimal']): string | null {
   if (decimal !== ',') return text;
   return text.includes('.') ? null : text.replace(',', '.');
+}
+
+/** An amount of money, kept as a decimal text. */
+export function moneyField(rule: FigureRule): FieldText<string> {
+  const figure = figureField(rule);
+  return {
+    write: (value, context) => figure.write(Number(value), context),
+    read(text, context) {
+      const read = figure.read(text, context);
+      return read.success ? ok(moneyOf(Math.round(read.data * 10 ** MINOR_DIGITS))) : read;
+    },
+  };
 }
 
 /** Empty means that nobody knows. */

@@ -1,7 +1,16 @@
 import type { Result } from '../../core/result';
-import { type Lot, type NewLot, newLotSchema } from '../../core/stock/lot';
+import type { Lot, NewLot } from '../../core/stock/lot';
+import { newLotSchema } from '../../core/stock/lotSchema';
 import { LOT_FIELD_WORDS } from '../../words/en/stock/lotFieldWords';
-import { dayField, figureField, nameField, type TextContext, textField, unknownField } from './fieldText';
+import {
+  dayField,
+  figureField,
+  moneyField,
+  nameField,
+  type TextContext,
+  textField,
+  unknownField,
+} from './fieldText';
 import {
   type RecordField,
   type RecordTexts,
@@ -21,7 +30,7 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
     { key: 'amount', text: figureField({ unit: 'g', least: 0.001, most: 1e6 }), first: '' },
     {
       key: 'price',
-      text: unknownField(figureField({ unit: '', least: 0, most: 1e6 })),
+      text: unknownField(moneyField({ unit: '', least: 0, most: 1e6 })),
       first: '',
     },
     {
@@ -47,5 +56,5 @@ export function readLot(
   texts: RecordTexts,
   context: TextContext,
 ): Result<NewLot, TextFault[]> {
-  return readTexts(LOT_FIELDS, newLotSchema, { materialId }, texts, context);
+  return readTexts(LOT_FIELDS, newLotSchema, { item: { kind: 'material', id: materialId } }, texts, context);
 }

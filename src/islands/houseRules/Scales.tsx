@@ -1,19 +1,18 @@
-import { type SubmitEvent, useState } from 'react';
 import type { Scale } from '../../core/houseRules/houseRules';
+import { fail, ok, type Result } from '../../core/result';
 import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showNumber } from '../../core/units/showQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
-import { OwnThings } from './OwnThings';
-
-interface Props {
-  scales: readonly Scale[];
-  showing: Showing;
-  onChange(scales: Scale[]): void;
-}
+import type { StoredItem } from '../shared/saveQueue';
+import { useRecords } from '../shared/useRecords';
+import { NewRecord } from './NewRecord';
+import { OwnRecords } from './OwnRecords';
 
 /** The scales of the workshop: how finely they read and how much they bear. */
-export function Scales({ scales, showing, onChange }: Props) {
+export function Scales({ start, showing }: { start: StoredItem<Scale>[]; showing: Showing }) {
+  const scales = useRecords('/api/scales', start);
   const figure = (massG: number) => `${showNumber(massG, 3, showing.locale, 0)} g`;
+  const unit = massUnit(showing.system);
   return (
     <section className="plate p-4" aria-labelledby="scales-title">
       <h2 id="scales-title" className="font-semibold">
@@ -23,78 +22,43 @@ export function Scales({ scales, showing, onChange }: Props) {
         A display is off by half its step. A dose that no scale reads finely enough is flagged among the
         checks.
       </p>
-      <OwnThings
-        things={scales}
+      <OwnRecords
+        own={scales}
         says={({ stepG, gramsStepG, capacityG }) =>
           `moves by ${figure(stepG)}${gramsStepG === null ? '' : `, in grams by ${figure(gramsStepG)}`}, bears ${figure(capacityG)}`
         }
-        onChange={onChange}
       />
-      <NewScale
-        unit={massUnit(showing.system)}
-        system={showing.system}
-        taken={scales.map(({ name }) => name)}
-        onAdd={(scale) => onChange([...scales, scale])}
+      <NewRecord
+        title="New scale"
+        action="Add the scale"
+        labels={{
+          name: 'Name',
+          step: `Smallest step, ${unit}`,
+          capacity: `Bears, ${unit}`,
+          grams: 'Step when switched to grams, g, if it can',
+        }}
+        read={(texts) => readScale(texts, showing.system)}
+        add={(scale) => scales.save(scale, null)}
       />
     </section>
   );
 }
 
-interface NewProps {
-  unit: string;
-  system: Showing['system'];
-  taken: string[];
-  onAdd(scale: Scale): void;
-}
-
-const NOTHING = { name: '', step: '', grams: '', capacity: '' };
-
-function NewScale({ unit, system, taken, onAdd }: NewProps) {
-  const [texts, setTexts] = useState(NOTHING);
-  const [problem, setProblem] = useState<string | null>(null);
-
-  function add(event: SubmitEvent) {
-    event.preventDefault();
-    const name = texts.name.trim();
-    if (name === '') return setProblem('Name: give the scale a name.');
-    if (taken.includes(name)) return setProblem('Name: another scale is called that.');
-    const step = readMass('Smallest step', texts.step, 0.0001, 1000, system);
-    if (typeof step === 'string') return setProblem(step);
-    const capacity = readMass('Bears', texts.capacity, 1, 1e6, system);
-    if (typeof capacity === 'string') return setProblem(capacity);
-    const grams =
-      texts.grams.trim() === '' ? null : readMass('Step in grams', texts.grams, 0.0001, 1000, 'metric');
-    if (typeof grams === 'string') return setProblem(grams);
-    setProblem(null);
-    setTexts(NOTHING);
-    onAdd({ name, stepG: step, gramsStepG: grams, capacityG: capacity });
-  }
-  const field = (key: keyof typeof NOTHING, label: string) => (
-    <label className="text-xs">
-      {label}
-      <input
-        className="input min-h-11 w-full"
-        value={texts[key]}
-        maxLength={60}
-        aria-describedby="scale-why"
-        onChange={({ target }) => setTexts({ ...texts, [key]: target.value })}
-      />
-    </label>
-  );
-  return (
-    <form className="mt-2 grid grid-cols-2 items-end gap-2" aria-label="New scale" onSubmit={add}>
-      {field('name', 'Name')}
-      {field('step', `Smallest step, ${unit}`)}
-      {field('capacity', `Bears, ${unit}`)}
-      {field('grams', 'Step when switched to grams, g, if it can')}
-      <p id="scale-why" className="text-error text-sm" role={problem ? 'alert' : undefined}>
-        {problem}
-      </p>
-      <button type="submit" className="btn btn-secondary justify-self-end">
-        Add the scale
-      </button>
-    </form>
-  );
+function readScale(
+  texts: Record<'name' | 'step' | 'capacity' | 'grams', string>,
+  system: Showing['system'],
+): Result<Omit<Scale, 'id'>, string> {
+  const name = texts.name.trim();
+  if (name === '') return fail('Name: give the scale a name.');
+  const stepG = readMass('Smallest step', texts.step, 0.0001, 1000, system);
+  if (!stepG.success) return stepG;
+  const capacityG = readMass('Bears', texts.capacity, 1, 1e6, system);
+  if (!capacityG.success) return capacityG;
+  if (texts.grams.trim() === '')
+    return ok({ name, stepG: stepG.data, gramsStepG: null, capacityG: capacityG.data });
+  const gramsStepG = readMass('Step in grams', texts.grams, 0.0001, 1000, 'metric');
+  if (!gramsStepG.success) return gramsStepG;
+  return ok({ name, stepG: stepG.data, gramsStepG: gramsStepG.data, capacityG: capacityG.data });
 }
 
 function readMass(
@@ -103,8 +67,10 @@ function readMass(
   least: number,
   most: number,
   system: Showing['system'],
-): number | string {
+): Result<number, string> {
   const parsed = parseMass(text, system);
-  if (!parsed.success) return `${label}: ${explainQuantityFault(parsed.error, ['mass'])}`;
-  return parsed.data >= least && parsed.data <= most ? parsed.data : `${label}: from ${least} to ${most} g.`;
+  if (!parsed.success) return fail(`${label}: ${explainQuantityFault(parsed.error, ['mass'])}`);
+  return parsed.data >= least && parsed.data <= most
+    ? ok(parsed.data)
+    : fail(`${label}: from ${least} to ${most} g.`);
 }

@@ -1,4 +1,4 @@
-import type { HouseRules } from '../../core/houseRules/houseRules';
+import type { HouseChoices } from '../../core/houseRules/houseRules';
 
 type Choice =
   | 'freezer'
@@ -12,7 +12,7 @@ type Choice =
 
 /** Where crafters differ: each choice with what speaks for it. */
 export const CHOICES: {
-  [Key in Choice]: { title: string; reason: string; options: Record<HouseRules[Key], string> };
+  [Key in Choice]: { title: string; reason: string; options: Record<HouseChoices[Key], string> };
 } = {
   freezer: {
     title: 'Freezer and fridge',

@@ -14,10 +14,11 @@ import { MEASURED_NAMES } from '../../words/en/molds/names';
 import { Section } from '../section/Section';
 import { RecordForm } from '../shared/RecordForm';
 import { RecordTextField } from '../shared/RecordTextField';
+import type { StoredItem } from '../shared/saveQueue';
 import { TaughtList } from '../shared/TaughtList';
 import { type TextForm, textResolver } from '../shared/textForm';
 import { today } from '../shared/today';
-import { type StoredItem, useRecords } from '../shared/useRecords';
+import { useRecords } from '../shared/useRecords';
 import { FillsSeen } from './FillsSeen';
 import { Measures, NO_NAMES } from './Measures';
 

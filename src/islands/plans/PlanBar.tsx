@@ -5,7 +5,7 @@ import { type Plan, USES, type Use } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { FigureField } from '../shared/FigureField';
 import { USE_NAMES } from '../shared/names';
-import type { SaveState } from './useAutosave';
+import type { SaveState } from '../shared/saveQueue';
 
 interface Props {
   plan: Plan;
@@ -136,11 +136,11 @@ const STATE_WORDS = {
 };
 
 function SavedLine({ state, saved }: { state: SaveState; saved: StoredPlan }) {
-  const failed = state.is === 'failed';
+  const failed = state.kind === 'failed';
   return (
     <p className="mr-1 min-w-20 max-w-36 text-right text-xs leading-tight" role="status">
-      <span className={failed || state.is === 'conflict' ? 'text-error font-semibold' : ''}>
-        {STATE_WORDS[state.is]}
+      <span className={failed || state.kind === 'conflict' ? 'text-error font-semibold' : ''}>
+        {STATE_WORDS[state.kind]}
       </span>
       {failed && <span className="text-error block">{state.problem.detail}</span>}
       <a href={`/plans/${saved.id}/versions`} className="quiet block underline">

@@ -88,9 +88,11 @@ function Workspace(props: Props & { draft: Draft | null }) {
     (finding: Finding) =>
       finding.fix && shown.edit(applyFix(file, finding.fix), `fix ${finding.code} ${Date.now()}`),
   );
-  const taught = useCallback(({ mold, rules: now }: TaughtAnswer) => {
-    if (now) setRules(now);
-    if (mold) setMolds((before) => before.map((each) => (each.id === mold.id ? mold : each)));
+  const taught = useCallback((answer: TaughtAnswer) => {
+    const put = <Item extends { id: string }>(items: readonly Item[], item: Item) =>
+      items.map((each) => (each.id === item.id ? item : each));
+    if (answer.kind === 'mold') setMolds((before) => put(before, answer.item));
+    else setRules((before) => ({ ...before, jugs: put(before.jugs, answer.item) }));
   }, []);
   const ofPlan = { file, sheet, showing, onEdit: shown.edit };
 
@@ -163,7 +165,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
         onPour={setPourIndex}
         onWait={wait}
       />
-      {save.state.is === 'conflict' && (
+      {save.state.kind === 'conflict' && (
         <Suspense>
           <ConflictDialog
             problem={save.state.problem}

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import type { ApiProblem } from './api';
 import { RecordProblem } from './RecordProblem';
-import type { StoredItem } from './useRecords';
+import type { StoredItem } from './saveQueue';
 
 interface Props<Item> {
   title: string;

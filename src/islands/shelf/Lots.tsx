@@ -1,8 +1,9 @@
 import { ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { isCounted, type Material } from '../../core/materials/material';
-import { costPerOne } from '../../core/stock/lot';
+import { type Lot, minorPerOne } from '../../core/stock/lot';
 import type { LotStock, StockEntry } from '../../core/stock/stock';
+import { minorUnitsOf } from '../../core/units/money';
 import { type Showing, showMass, showMoney, showNumber } from '../../core/units/showQuantity';
 import { showDay, showMoment } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
@@ -44,7 +45,7 @@ export function Lots({ material, showing, currency, onStock }: Props) {
         number: item.number,
         left,
         bestBefore: item.bestBefore,
-        costPerOne: costPerOne(item),
+        minorPerOne: minorPerOne(item),
       })),
     );
   };
@@ -123,7 +124,6 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
   const [editing, setEditing] = useState<'label' | 'stock' | null>(null);
   const { item, left, entries } = view;
   const { locale } = showing;
-  const cost = costPerOne(item);
   const save = (next: LotView) => {
     setEditing(null);
     onSaved(next);
@@ -142,17 +142,7 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
         </span>
         <span className="text-base font-semibold">{amount(left)}</span>
       </summary>
-      <p className="quiet text-sm">
-        Bought {showDay(item.boughtOn, locale)}
-        {item.price !== null && `, ${showMoney(item.price, currency, locale)}`}
-        {item.discountFraction > 0 && ` less ${showNumber(item.discountFraction * 100, 1, locale, 0)} %`}
-        {cost !== null &&
-          (isCounted(material.kind)
-            ? `: ${showMoney(cost, currency, locale)} a piece`
-            : `: ${showMoney(cost * 100, currency, locale)} / 100 g`)}
-        {item.openedOn && `; opened ${showDay(item.openedOn, locale)}`}
-        {item.note && `. ${item.note}`}
-      </p>
+      <LotFacts lot={item} isCounted={isCounted(material.kind)} showing={showing} currency={currency} />
       <table className="table-sm table">
         <thead className="sr-only">
           <tr>
@@ -219,5 +209,30 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
         </div>
       )}
     </details>
+  );
+}
+
+interface FactsProps {
+  lot: Lot;
+  isCounted: boolean;
+  showing: Showing;
+  currency: string;
+}
+
+/** What stands on a lot's receipt and label, in one line. */
+function LotFacts({ lot, isCounted: counted, showing: { locale }, currency }: FactsProps) {
+  const cost = minorPerOne(lot);
+  return (
+    <p className="quiet text-sm">
+      Bought {showDay(lot.boughtOn, locale)}
+      {lot.price !== null && `, ${showMoney(minorUnitsOf(lot.price), currency, locale)}`}
+      {lot.discountFraction > 0 && ` less ${showNumber(lot.discountFraction * 100, 1, locale, 0)} %`}
+      {cost !== null &&
+        (counted
+          ? `: ${showMoney(cost, currency, locale)} a piece`
+          : `: ${showMoney(cost * 100, currency, locale)} / 100 g`)}
+      {lot.openedOn && `; opened ${showDay(lot.openedOn, locale)}`}
+      {lot.note && `. ${lot.note}`}
+    </p>
   );
 }

@@ -5,8 +5,9 @@ import { readMaterial } from '../../formats/records/materialText';
 import { shelfNames } from '../../formats/records/shelfNames';
 import type { ApiProblem } from '../shared/api';
 import { RecordForm } from '../shared/RecordForm';
+import type { StoredItem } from '../shared/saveQueue';
 import { textResolver } from '../shared/textForm';
-import type { StoredItem, useRecords } from '../shared/useRecords';
+import type { useRecords } from '../shared/useRecords';
 import { MaterialFields } from './MaterialFields';
 import { type MaterialTyped, typedMaterial } from './materialForm';
 

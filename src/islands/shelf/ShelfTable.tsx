@@ -40,7 +40,7 @@ const columns = helper.columns([
   helper.accessor('limit', { header: 'Limit', sortUndefined: 'last', sortDescFirst: false }),
   helper.accessor('left', { header: 'On the shelf', sortUndefined: 'last', sortDescFirst: false }),
   helper.accessor('bestBefore', { header: 'Best before', sortUndefined: 'last', sortDescFirst: false }),
-  helper.accessor('costPerOne', { header: 'Cost', sortUndefined: 'last', sortDescFirst: false }),
+  helper.accessor('minorPerOne', { header: 'Cost', sortUndefined: 'last', sortDescFirst: false }),
 ]);
 const NARROW: ReadonlySet<string> = new Set(['name', 'what', 'left']);
 const PAGE = 100;
@@ -123,7 +123,7 @@ export function ShelfTable({ rows, showing, currency, openId, narrow, onOpen }: 
                   )}
                 </td>
               )}
-              {isShown('costPerOne') && (
+              {isShown('minorPerOne') && (
                 <td className="whitespace-nowrap">{costText(original, showing, currency)}</td>
               )}
             </tr>
@@ -189,10 +189,10 @@ function Left({ row, showing }: { row: ShelfRow; showing: Showing }) {
 }
 
 /** Cost of 100 g, or of a piece. */
-function costText({ costPerOne, left, stored }: ShelfRow, showing: Showing, currency: string) {
+function costText({ minorPerOne, left, stored }: ShelfRow, showing: Showing, currency: string) {
   if (left === undefined) return '–';
-  if (costPerOne === undefined) return <Unknown />;
+  if (minorPerOne === undefined) return <Unknown />;
   return isCounted(stored.item.kind)
-    ? `${showMoney(costPerOne, currency, showing.locale)} a piece`
-    : `${showMoney(costPerOne * 100, currency, showing.locale)} / 100 g`;
+    ? `${showMoney(minorPerOne, currency, showing.locale)} a piece`
+    : `${showMoney(minorPerOne * 100, currency, showing.locale)} / 100 g`;
 }

@@ -3,7 +3,7 @@ import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, leftOf } from '../../core/stock/stock';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { FORM_NAMES, FRAGRANCE_KIND_NAMES, LOOK_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
-import type { StoredItem } from '../shared/useRecords';
+import type { StoredItem } from '../shared/saveQueue';
 
 /** A material as a row of the shelf's table. */
 export interface ShelfRow {
@@ -19,7 +19,7 @@ export interface ShelfRow {
   /** The date of the lot that comes next, ISO 8601. */
   bestBefore: string | undefined;
   /** Price of a gram or piece of the newest lot that has one. */
-  costPerOne: number | undefined;
+  minorPerOne: number | undefined;
 }
 
 export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): ShelfRow {
@@ -36,7 +36,7 @@ export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): 
     left,
     isLow: item.lowStock !== null && left !== undefined && left < item.lowStock,
     bestBefore: open[0]?.bestBefore ?? undefined,
-    costPerOne: lots?.findLast(({ costPerOne }) => costPerOne !== null)?.costPerOne ?? undefined,
+    minorPerOne: lots?.findLast(({ minorPerOne }) => minorPerOne !== null)?.minorPerOne ?? undefined,
   };
 }
 

@@ -12,7 +12,7 @@ import { taskWords } from '../../words/en/work/taskWords';
 /** The pour plan of a plan file by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {
   const file = await readJson(request, anyPlanFileSchema);
-  const rules = workshop().houseRules.read().item;
+  const rules = workshop().rules();
   const review = reviewPlan(file, { rules, shelf: null });
   const { sheet } = review;
   const showing = { system: 'metric', locale: 'en' } as const;

@@ -8,7 +8,7 @@ import { describeFinding } from '../../words/en/findings/describeFinding';
 /** The sheet of a plan file and its findings by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {
   const { sheet, findings } = reviewPlan(await readJson(request, anyPlanFileSchema), {
-    rules: workshop().houseRules.read().item,
+    rules: workshop().rules(),
     shelf: null,
   });
   const showing = { system: 'metric', locale: 'en' } as const;

@@ -59,6 +59,7 @@ const KIND_NAMES: Record<string, string> = {
 /** Faults that the product's own schemas find, by the code that stands for their message. */
 const SCHEMA_FAULTS: ReadonlyMap<string, (id: string) => string> = new Map<string, (id: string) => string>([
   ['currency-letters', () => 'must be three capital letters, such as EUR'],
+  ['money', () => 'must be an amount of money as text, such as "12.50", with at most four decimals'],
   ['more-than-nothing', () => 'must be more than nothing'],
   ['colour-digits', () => 'must be # and six digits, such as #2f5d8a'],
   ['no-semicolon', () => 'must not hold a semicolon'],

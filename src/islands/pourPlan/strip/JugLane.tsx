@@ -1,4 +1,4 @@
-import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
+import type { ScheduledTask, TaskJug } from '../../../core/schedule/scheduledTask';
 import { pourLetters } from '../../../words/en/work/pourLetters';
 import { KIND_NAMES } from '../../../words/en/work/taskName';
 import { Block } from './Block';
@@ -15,18 +15,19 @@ const LOOKS: Partial<Record<ScheduledTask['kind'], string>> = {
 /** What is in a jug, from its melt to its pour. */
 export function JugLane({
   strip,
-  jugName,
+  jug,
   tasks,
 }: {
   strip: Strip;
-  jugName: string;
+  /** null for jugs that the workshop has not told of. */
+  jug: TaskJug | null;
   tasks: readonly ScheduledTask[];
 }) {
   const { moment, said, onOpen } = strip;
   return (
-    <Lane label={jugName === '' ? 'Jugs' : jugName} high="h-5">
+    <Lane label={jug?.name ?? 'Jugs'} high="h-5">
       {tasks
-        .filter((task) => task.jugName === jugName && task.kind in LOOKS)
+        .filter((task) => task.kind in LOOKS && isIn(task, jug))
         .map((task) => (
           <Block
             key={task.id}
@@ -45,4 +46,8 @@ export function JugLane({
         ))}
     </Lane>
   );
+}
+
+function isIn({ jugs }: ScheduledTask, jug: TaskJug | null): boolean {
+  return jug === null ? jugs.length === 0 : jugs.some(({ id }) => id === jug.id);
 }

@@ -46,7 +46,8 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
     said: (task) => taskWords(task, sheet, showing),
     onOpen,
   };
-  const jugs = new Set(pourPlan.tasks.filter(({ kind }) => kind === 'melt').map(({ jugName }) => jugName));
+  const melts = pourPlan.tasks.filter(({ kind }) => kind === 'melt');
+  const jugs = new Map(melts.map(({ jugs: [jug] }) => [jug?.id ?? '', jug ?? null]));
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing that scrolls is no set of fields
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by the keyboard
@@ -54,8 +55,8 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
       <div className="relative pl-24" style={{ minWidth: 96 + strip.scale.lengthMin * LEAST_PX_PER_MIN }}>
         <ClockLane strip={strip} begins={begins} />
         <HandsLane strip={strip} tasks={pourPlan.tasks} />
-        {[...jugs].map((jugName) => (
-          <JugLane key={jugName} strip={strip} jugName={jugName} tasks={pourPlan.tasks} />
+        {[...jugs].map(([id, jug]) => (
+          <JugLane key={id} strip={strip} jug={jug} tasks={pourPlan.tasks} />
         ))}
         <MoldLane
           strip={strip}

@@ -32,8 +32,8 @@ export function Teach(props: Props) {
   const [saving, setSaving] = useState(false);
   const { fit, busy, failed, result, forget } = useTeacher(sheet, rules);
 
-  const jug = rules.jugs.find(({ name }) => name === jugOfPour?.name);
-  const pupil = pupilOf(way, jug?.name, file.mold.id);
+  const jug = rules.jugs.find(({ id }) => id === jugOfPour?.id);
+  const pupil = pupilOf(way, jug?.id, file.mold.id);
   const whose = way === 'jug' ? (jug?.name ?? '') : file.mold.name;
   const unit = showing.system === 'us' ? '°F' : '°C';
 
@@ -152,9 +152,9 @@ export function Teach(props: Props) {
   );
 }
 
-function pupilOf(way: Way, jugName: string | undefined, moldId: string): Pupil | null {
-  if (way !== 'jug') return { is: 'mold', id: moldId };
-  return jugName === undefined ? null : { is: 'jug', name: jugName };
+function pupilOf(way: Way, jugId: string | undefined, moldId: string): Pupil | null {
+  if (way !== 'jug') return { kind: 'mold', id: moldId };
+  return jugId === undefined ? null : { kind: 'jug', id: jugId };
 }
 
 function NoPupil({ hasJug }: { hasJug: boolean }) {

@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Taught } from '../../../core/heat/taught';
-import type { HouseRules } from '../../../core/houseRules/houseRules';
+import type { HouseRules, Jug } from '../../../core/houseRules/houseRules';
 import type { Mold } from '../../../core/molds/mold';
 import type { Sheet } from '../../../core/plan/sheet';
+import { fail, ok, type Result } from '../../../core/result';
 import type { TeachRequest } from '../../../core/schedule/teachFrom';
 import type { PourPlanAnswer, PourPlanRequest, TeachResult } from '../../../workers/pourPlanProtocol';
 import { callApi } from '../../shared/api';
-import type { StoredItem } from '../../shared/useRecords';
+import type { StoredItem } from '../../shared/saveQueue';
 
 /** Fits readings in a worker of its own, so that neither page nor pour plan waits. */
 export function useTeacher(sheet: Sheet, rules: HouseRules) {
@@ -40,41 +41,22 @@ export function useTeacher(sheet: Sheet, rules: HouseRules) {
 }
 
 /** Whose heat is learnt. */
-export type Pupil = { is: 'jug'; name: string } | { is: 'mold'; id: string };
+export type Pupil = { kind: 'jug' | 'mold'; id: string };
 
-export interface TaughtAnswer {
-  rules?: HouseRules;
-  mold?: Mold;
-}
+export type TaughtAnswer = { kind: 'jug'; item: Jug } | { kind: 'mold'; item: Mold };
 
 /** Changes what a jug or a mold was taught, on the record as it is now; answers the record, or what went wrong. */
 export async function changeTaught(
-  pupil: Pupil,
+  { kind, id }: Pupil,
   change: (taught: Taught[]) => Taught[],
-): Promise<{ success: true; data: TaughtAnswer } | { success: false; error: string }> {
-  if (pupil.is === 'jug') {
-    const now = await callApi<StoredItem<HouseRules>>('GET', '/api/house-rules');
-    if (!now.success) return { success: false, error: now.error.detail };
-    const { item, revision } = now.data;
-    const jugs = item.jugs.map((jug) =>
-      jug.name === pupil.name ? { ...jug, taught: change(jug.taught) } : jug,
-    );
-    const saved = await callApi<StoredItem<HouseRules>>('PUT', '/api/house-rules', {
-      item: { ...item, jugs },
-      revision,
-    });
-    return saved.success
-      ? { success: true, data: { rules: saved.data.item } }
-      : { success: false, error: saved.error.detail };
-  }
-  const now = await callApi<StoredItem<Mold>>('GET', `/api/molds/${pupil.id}`);
-  if (!now.success) return { success: false, error: now.error.detail };
+): Promise<Result<TaughtAnswer, string>> {
+  const address = `/api/${kind}s/${encodeURIComponent(id)}`;
+  const now = await callApi<StoredItem<Jug | Mold>>('GET', address);
+  if (!now.success) return fail(now.error.detail);
   const { item, revision } = now.data;
-  const saved = await callApi<StoredItem<Mold>>('PUT', `/api/molds/${pupil.id}`, {
+  const saved = await callApi<StoredItem<Jug | Mold>>('PUT', address, {
     item: { ...item, taught: change(item.taught) },
     revision,
   });
-  return saved.success
-    ? { success: true, data: { mold: saved.data.item } }
-    : { success: false, error: saved.error.detail };
+  return saved.success ? ok({ kind, item: saved.data.item } as TaughtAnswer) : fail(saved.error.detail);
 }

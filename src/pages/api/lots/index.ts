@@ -1,4 +1,4 @@
-import { newLotSchema } from '../../../core/stock/lot';
+import { newLotSchema } from '../../../core/stock/lotSchema';
 import { endpoint } from '../../../server/endpoint';
 import { invalidField } from '../../../server/problem';
 import { readJson } from '../../../server/readJson';

@@ -3,6 +3,7 @@ import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
 import { fillsOfRound } from '../../../core/work/rounds';
 import { lengthWords, rangeWords } from '../lengthWords';
+import { listed } from '../plural';
 import { inclusionAmount } from './inclusionWords';
 import { burstWords } from './meltWords';
 import { pourLetters } from './pourLetters';
@@ -55,7 +56,7 @@ type Plain = Exclude<ScheduledTask, { kind: 'weigh-base' | 'weigh-dose' }>;
 function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
   const pour = sheet.pours[task.pourIndexes[0] ?? -1];
   const letters = pourLetters(task.pourIndexes);
-  const inJug = task.jugName === '' ? '' : ` in the ${task.jugName}`;
+  const inJug = task.jugs.length === 0 ? '' : ` in the ${listed(task.jugs.map(({ name }) => name))}`;
   const heat = (tempC: number) => showTemperature(tempC, showing);
   switch (task.kind) {
     case 'melt':

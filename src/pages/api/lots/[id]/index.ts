@@ -1,4 +1,4 @@
-import { lotSchema } from '../../../../core/stock/lot';
+import { lotSchema } from '../../../../core/stock/lotSchema';
 import { z } from '../../../../core/zod';
 import { endpoint, param } from '../../../../server/endpoint';
 import { invalidField } from '../../../../server/problem';

@@ -1,0 +1,22 @@
+import { moneySchema } from '../units/moneySchema';
+import { z } from '../zod';
+import { stockItemSchema } from './stockItemSchema';
+
+/** What came at one time of a stock item: what stands on its label and its receipt. */
+export const lotSchema = z.strictObject({
+  id: z.string().min(1).max(64),
+  item: stockItemSchema,
+  /** As on the pack. */
+  number: z.string().trim().min(1).max(60),
+  boughtOn: z.iso.date(),
+  /** What was asked for it, in the workshop's currency; null when nobody knows. */
+  price: moneySchema.nullable(),
+  discountFraction: z.number().min(0).max(1),
+  /** What came: grams, or pieces of what is counted. */
+  amount: z.number().positive().max(1e6),
+  bestBefore: z.iso.date().nullable(),
+  openedOn: z.iso.date().nullable(),
+  note: z.string().max(2000),
+});
+
+export const newLotSchema = lotSchema.omit({ id: true });

@@ -1,0 +1,67 @@
+import { X } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import type { StoredItem } from '../shared/saveQueue';
+import type { useRecords } from '../shared/useRecords';
+
+interface Props<Item extends { id: string; name: string }> {
+  own: ReturnType<typeof useRecords<Item>>;
+  /** What it can do, behind its name. */
+  says(item: Item): string;
+  /** More of it, below. */
+  more?(stored: StoredItem<Item>): ReactNode;
+}
+
+/** What the workshop owns of a kind, each with a way to take it out and to put it back. */
+export function OwnRecords<Item extends { id: string; name: string }>({ own, says, more }: Props<Item>) {
+  const [takenOut, setTakenOut] = useState<Item | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  async function takeOut(item: Item) {
+    const refused = await own.remove(item.id);
+    setProblem(refused?.detail ?? null);
+    if (!refused) setTakenOut(item);
+  }
+  async function putBack({ id: _, ...item }: Item) {
+    const refused = await own.save(item, null);
+    setProblem(refused?.detail ?? null);
+    if (!refused) setTakenOut(null);
+  }
+  return (
+    <>
+      <ul>
+        {own.records.map((stored) => (
+          <li key={stored.item.id} className="flex flex-wrap items-center gap-x-2">
+            <span className="flex-1">
+              <strong>{stored.item.name}</strong>: {says(stored.item)}
+            </span>
+            <button
+              type="button"
+              className="btn btn-ghost btn-square min-h-11 min-w-11"
+              aria-label={`Take out ${stored.item.name}`}
+              onClick={() => void takeOut(stored.item)}
+            >
+              <X size={18} />
+            </button>
+            {more && <div className="w-full text-sm">{more(stored)}</div>}
+          </li>
+        ))}
+      </ul>
+      {takenOut && (
+        <p role="status" className="flex items-center gap-2 text-sm">
+          Taken out: {takenOut.name}.
+          <button
+            type="button"
+            className="btn btn-secondary btn-sm min-h-11"
+            onClick={() => void putBack(takenOut)}
+          >
+            Put it back
+          </button>
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="text-error text-sm">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}
