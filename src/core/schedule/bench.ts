@@ -3,10 +3,11 @@ import type { Sheet } from '../plan/sheet';
 import { usableMl } from '../work/loads';
 import type { Task, TaskKind } from '../work/task';
 import { tasksOfRound, type WorkRules } from '../work/tasksOf';
-import { type Busy, busy } from './busy';
+import type { Busy } from './busy';
 import { NOMINAL } from './factors';
 import type { HeatCase } from './heatCase';
 import { anyJug, type JugLoad, type LoadInJug, type MeltRules, meltLoad } from './jugLoads';
+import { type Resources, resourcesOf } from './resources';
 import type { ScheduledTask, TaskTimes } from './scheduledTask';
 
 /** What of the workshop decides how the work is given out. */
@@ -20,13 +21,13 @@ export interface OpenJug {
   freeS: number;
 }
 
-/** What the work of a plan is given out to: one pair of hands, one oven, the workshop's jugs. */
-export interface Bench {
+/** One run's work as it is given out. */
+export interface Bench extends Pick<Resources, 'hands' | 'oven'> {
   sheet: Sheet;
   heat: HeatCase;
   rules: ScheduleRules;
-  hands: Busy;
-  oven: Busy;
+  /** The copies of the plan's mold. */
+  molds: Busy;
   /** What was placed so far. */
   placed: ScheduledTask[];
   /** By the pour that a jug was melted for, and its load. */
@@ -43,9 +44,13 @@ export interface Bench {
 
 const UNTIMED: Omit<TaskTimes, 'fromS' | 'toS'> = { ends: null, hands: false, jugs: [], melt: null };
 
-export function benchOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Bench {
+export function benchOf(
+  sheet: Sheet,
+  heat: HeatCase,
+  rules: ScheduleRules,
+  resources = resourcesOf(),
+): Bench {
   const placed: ScheduledTask[] = [];
-  const freeS = new Map<string, number>();
   const known = new Map<string, LoadInJug>();
   const rounds = new Map<number, Task[]>();
   const ofRound = (round: number) => {
@@ -57,13 +62,14 @@ export function benchOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Ben
     sheet,
     heat,
     rules,
-    hands: busy(),
-    oven: busy(),
+    hands: resources.hands,
+    oven: resources.oven,
+    molds: resources.mold(sheet.mold.id, sheet.mold.copies),
     placed,
     open: new Map(),
-    jugFreeS: ({ id }) => freeS.get(id) ?? Number.NEGATIVE_INFINITY,
+    jugFreeS: ({ id }) => resources.jugFreeS(id),
     // A jug of no id is one of as many as it takes.
-    keepJug: ({ id }, untilS) => id !== '' && freeS.set(id, untilS),
+    keepJug: ({ id }, untilS) => id !== '' && resources.keepJug(id, untilS),
     melted(load, jug) {
       const key = `${load.pourIndex} ${load.contentG} ${jug.id} ${jug.holdsMl}`;
       const found = known.get(key) ?? meltLoad(sheet, heat, load, jug, rules, NOMINAL);

@@ -5,6 +5,7 @@ import { idealS } from './idealMoment';
 import { jugSample } from './jugSample';
 import type { PourPlan } from './pourPlan';
 import type { PourRules } from './pourRules';
+import { resourcesOf } from './resources';
 import { type Schedule, scheduleOf } from './schedule';
 import { type SampleTimes, simulate } from './simulate';
 import { type Sample, tellPourPlan } from './tellPourPlan';
@@ -17,12 +18,19 @@ export interface Progress {
   done: number;
   of: number;
   pourPlan: PourPlan;
+  /** When the first action is, by the clock of the resources. */
+  beginsS: number;
 }
 
 /** The pour plan of a sheet, all at once. */
 export function makePourPlan(sheet: Sheet, rules: PourRules, samples = SAMPLES): PourPlan {
-  let last: PourPlan | null = null;
-  for (const { pourPlan } of pourPlanInSteps(sheet, rules, samples)) last = pourPlan;
+  return lastOf(pourPlanInSteps(sheet, rules, samples)).pourPlan;
+}
+
+/** The last step of a pour plan. */
+export function lastOf(steps: Iterable<Progress>): Progress {
+  let last: Progress | null = null;
+  for (const step of steps) last = step;
   if (!last) throw new RangeError('a pour plan without a step');
   return last;
 }
@@ -34,16 +42,18 @@ export function makePourPlan(sheet: Sheet, rules: PourRules, samples = SAMPLES):
  * The nominal sample chooses the moments; the others keep them, and tell how it may come out.
  *
  * @param sheet of a plan that has passed its schema
+ * @param resources what it is given out to; shared with other runs, it fits in between them
  */
 export function* pourPlanInSteps(
   sheet: Sheet,
   rules: PourRules,
   samples = SAMPLES,
+  resources = resourcesOf(),
 ): Generator<Progress, void> {
   const heat = heatCaseOf(sheet, rules);
-  const schedule = scheduleOf(sheet, heat, rules);
+  const schedule = scheduleOf(sheet, heat, rules, resources);
   const layerAtS: number[] = [];
-  layerAtS.push(schedule.placeLayer(0, 0, { byS: 0, slackS: 0 }));
+  layerAtS.push(schedule.placeLayer(0, 0, { byS: schedule.moldsFreeS(0, 0), slackS: 0 }));
   const middle = simulate(
     heat,
     NOMINAL,
@@ -62,16 +72,18 @@ export function* pourPlanInSteps(
   const beyondS = (sheet.totals.rounds - schedule.rounds) * beatS;
   const told = { sheet, heat, rules, schedule, middle, beyondS };
   const first = tellPourPlan({ ...told, samples: [] });
-  yield { done: 0, of: samples, pourPlan: first };
+  const beginsS = schedule.beginsS();
+  yield { done: 0, of: samples, pourPlan: first, beginsS };
 
   const waits = middle.layers.slice(1).map(({ afterS }) => afterS);
   const all: Sample[] = [];
   for (const factors of factorsOfSamples(spreadsFor(heat, schedule), samples)) {
     const times = simulate(heat, factors, (layerIndex) => waits[layerIndex] ?? 0);
     all.push({ times, jugs: schedule.pours.map((pour) => jugSample(sheet, heat, rules, pour, factors)) });
-    if (all.length < samples) yield { done: all.length, of: samples, pourPlan: first };
+    if (all.length < samples) yield { done: all.length, of: samples, pourPlan: first, beginsS };
   }
-  if (samples > 0) yield { done: samples, of: samples, pourPlan: tellPourPlan({ ...told, samples: all }) };
+  if (samples > 0)
+    yield { done: samples, of: samples, pourPlan: tellPourPlan({ ...told, samples: all }), beginsS };
 }
 
 /**
@@ -95,7 +107,10 @@ function placeRounds(
   for (let round = 1; round < schedule.rounds; round++) {
     const atS: number[] = [];
     heat.layers.forEach((_, index) => {
-      const wantedS = index === 0 ? freeS : (atS[index - 1] ?? 0) + (middle.layers[index]?.afterS ?? 0);
+      const wantedS =
+        index === 0
+          ? schedule.moldsFreeS(round, freeS)
+          : (atS[index - 1] ?? 0) + (middle.layers[index]?.afterS ?? 0);
       atS.push(schedule.placeLayer(round, index, { byS: wantedS, slackS: 0 }));
     });
     const nextFreeS = schedule.unmold(round, atS, times);

@@ -7,6 +7,7 @@ import { CUT_BAR_S, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTime
 import type { HeatCase } from './heatCase';
 import { loadsOf } from './jugLoads';
 import { type Due, type PlacedPour, placeLayer } from './placeLayer';
+import { resourcesOf } from './resources';
 import type { ScheduledTask } from './scheduledTask';
 import { withoutUnplaced } from './withoutUnplaced';
 
@@ -22,12 +23,16 @@ export interface RoundTimes {
 export interface Schedule {
   /** Places a layer as soon after it is due as can be; answers when. s from the first pour of the plan. */
   placeLayer(round: number, layerIndex: number, due: Due): number;
+  /** When the molds of a round are free for good from then on. */
+  moldsFreeS(round: number, fromS: number): number;
   /** Skins, setting and unmolding of a round; answers when the molds are free again. */
   unmold(round: number, layerAtS: readonly number[], times: RoundTimes): number;
   /** What waits until hands are free, once everything is poured: cutting, hardening, wrapping. */
   finish(): void;
   /** Every task that was placed, by its beginning. */
   tasks(): ScheduledTask[];
+  /** When its first task begins. */
+  beginsS(): number;
   /** Of the first round. */
   pours: readonly PlacedPour[];
   /** Rounds that are placed one by one; the others follow in the same beat. */
@@ -50,9 +55,15 @@ export function roundsPlaced(sheet: Sheet, rules: ScheduleRules): number {
   return Math.min(most, sheet.totals.rounds);
 }
 
-/** Everything in the middle: hands, one oven and the jugs are given out in the order of the work. */
-export function scheduleOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): Schedule {
-  const bench = benchOf(sheet, heat, rules);
+/** Everything in the middle: makers, ovens, jugs and molds are given out in the order of the work. */
+export function scheduleOf(
+  sheet: Sheet,
+  heat: HeatCase,
+  rules: ScheduleRules,
+  resources = resourcesOf(),
+): Schedule {
+  const bench = benchOf(sheet, heat, rules, resources);
+  const moldsOf = (round: number) => Math.ceil(fillsOfRound(sheet, round) / sheet.mold.cavities);
   const rounds = roundsPlaced(sheet, rules);
   const pours: PlacedPour[] = [];
   const out: { round: number; fromS: number; cutFromS: number | null }[] = [];
@@ -64,14 +75,17 @@ export function scheduleOf(sheet: Sheet, heat: HeatCase, rules: ScheduleRules): 
       if (round === 0) pours.push(...placed.pours);
       return placed.atS;
     },
+    moldsFreeS: (round, fromS) => bench.molds.firstFreeS(fromS, Number.POSITIVE_INFINITY, moldsOf(round)),
     unmold(round, layerAtS, times) {
       const { outS, freeS, cutFromS } = unmold(bench, round, layerAtS, times);
+      bench.molds.take(layerAtS[0] ?? 0, freeS, moldsOf(round));
       out.push({ round, fromS: outS, cutFromS });
       return freeS;
     },
     finish() {
       for (const { round, fromS, cutFromS } of out) finish(bench, round, fromS, cutFromS);
     },
+    beginsS: () => Math.min(...bench.placed.map(({ fromS }) => fromS)),
     tasks: () => withoutUnplaced(bench.placed, (round) => bench.tasks(round)),
     pours,
     rounds,

@@ -36,7 +36,7 @@ export interface Told {
 export function tellPourPlan(told: Told): PourPlan {
   const { sheet, heat, schedule, middle, beyondS, samples } = told;
   const scheduled = schedule.tasks();
-  const startS = Math.min(0, ...scheduled.map(({ fromS }) => fromS));
+  const startS = schedule.beginsS();
   const over = (figure: (sample: SampleTimes) => number) => samples.map(({ times }) => figure(times));
   const unmold = rangeOf(
     middle.unmoldS,
