@@ -210,6 +210,16 @@ test('a clock: begun so early that the late end of the range is still in time', 
   assert.equal(beginsAt(plan, { at: 'start', time }), time);
   assert.equal(beginsAt(plan, null), null);
   assert.equal(later('2026-12-31T23:50', 900), '2027-01-01T00:05');
+  // Directive 2000/84/EC: summer time from 01:00 UTC on the last Sunday of March to that of October.
+  const hours = (from: string, hoursOn: number) => later(from, hoursOn * 3600, 'Europe/Lisbon');
+  assert.equal(hours('2026-03-29T00:30', 1), '2026-03-29T02:30');
+  assert.equal(hours('2026-03-28T22:00', 6), '2026-03-29T05:00');
+  assert.equal(hours('2026-10-24T22:00', 6), '2026-10-25T03:00');
+  assert.equal(hours('2026-10-25T03:00', -6), '2026-10-24T22:00');
+  assert.equal(secondsBetween('2026-10-24T12:00', '2026-10-25T12:00', 'Europe/Lisbon'), 25 * 3600);
+  assert.equal(secondsBetween('2026-03-28T12:00', '2026-03-29T12:00', 'America/New_York'), 24 * 3600);
+  // A moment that clocks leave out counts on from before it.
+  assert.equal(secondsBetween('2026-03-29T00:59', '2026-03-29T01:30', 'Europe/Lisbon'), 31 * 60);
 });
 
 test('what a pour plan depends on: not on names, notes and the clock', () => {

@@ -4,7 +4,7 @@ import type { Finding } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Sheet } from '../../core/plan/sheet';
 import type { PourPlanView } from '../pourPlan/usePourPlan';
-import { localNow } from '../shared/today';
+import { clockNow } from '../shared/today';
 
 /** What the sheet tells, with what the pour plan does; the one of the plan as it was waits for the new one. */
 export function useFindings(
@@ -16,6 +16,6 @@ export function useFindings(
   const { pourPlan, isCurrent } = view;
   return useMemo(() => {
     if (!sheet || !pourPlan || !isCurrent) return ofSheet;
-    return allFindings({ sheet, findings: ofSheet }, pourPlan, rules, localNow());
+    return allFindings({ sheet, findings: ofSheet }, pourPlan, rules, clockNow(sheet.making.clock?.zone));
   }, [ofSheet, sheet, pourPlan, isCurrent, rules]);
 }

@@ -1,12 +1,12 @@
 import { dewPointC } from '../../core/heat/air';
 import type { HouseRules } from '../../core/houseRules/houseRules';
-import { type Making, USUAL_MAKING } from '../../core/plan/making';
+import { isZone, type Making, USUAL_MAKING } from '../../core/plan/making';
 import { localMoment } from '../../core/plan/makingSchema';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
 import { showTemperature } from '../../core/units/showQuantity';
 import { FigureField } from '../shared/FigureField';
 import { TemperatureField } from '../shared/TemperatureField';
-import { localNow } from '../shared/today';
+import { clockNow, zoneHere } from '../shared/today';
 import type { DetailsProps } from './detailsProps';
 
 type Props = Pick<DetailsProps, 'file' | 'rules' | 'showing' | 'onEdit'>;
@@ -76,7 +76,13 @@ export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
                   {
                     clock:
                       value === 'start' || value === 'finish'
-                        ? { at: value, time: clock?.time ?? nextFullHour() }
+                        ? clock
+                          ? { ...clock, at: value }
+                          : {
+                              at: value,
+                              time: nextFullHour(),
+                              ...(isZone(zoneHere()) ? { zone: zoneHere() } : {}),
+                            }
                         : null,
                   },
                   `clock ${value}`,
@@ -105,6 +111,9 @@ export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
             </label>
           )}
         </div>
+        {clock?.zone !== undefined && clock.zone !== zoneHere() && (
+          <p className="quiet mt-1 text-xs">By the clock in {clock.zone}, which is another than here.</p>
+        )}
         {clock?.at === 'finish' && (
           <p className="quiet mt-1 text-xs">
             The beginning is so early that nine times in ten everything is cut and wrapped by then.
@@ -147,5 +156,5 @@ const FREEZER_RULES: Record<HouseRules['freezer'], string> = {
 };
 
 function nextFullHour(): string {
-  return `${localNow(1).slice(0, 13)}:00`;
+  return `${clockNow(undefined, 1).slice(0, 13)}:00`;
 }

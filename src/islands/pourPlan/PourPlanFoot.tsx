@@ -127,13 +127,14 @@ function Summary({
       </>
     );
   // It begins at a whole minute, so that its late end is a little before the time that was set.
-  const lateEnd = clock?.at === 'finish' ? clock.time : later(begins, done.high);
+  const lateEnd = clock?.at === 'finish' ? clock.time : later(begins, done.high, clock?.zone);
   return (
     <>
       {clock?.at === 'finish' ? 'Begin by ' : 'Begin '}
       <strong>{showClockDay(begins, locale)}</strong>, done between{' '}
       <strong>
-        {showClock(later(begins, done.low), locale, begins)} and {showClock(lateEnd, locale, begins)}
+        {showClock(later(begins, done.low, clock?.zone), locale, begins)} and{' '}
+        {showClock(lateEnd, locale, begins)}
       </strong>
       , {hands}.{more}
     </>

@@ -1,12 +1,12 @@
-/** The day here, ISO 8601. */
-export function today(): string {
-  const now = new Date();
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+import { momentAt } from '../../core/schedule/clock';
+
+/** The zone of the clock here, of the IANA database. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** What the clocks of a zone show, to the minute, so many hours on: 2026-05-02T09:30. Here, where none is said. */
+export function clockNow(zone: string = zoneHere(), hoursOn = 0): string {
+  return momentAt(Date.now() + hoursOn * 3_600_000, zone);
 }
 
-/** The workshop's own clock so many hours on, to the minute: 2026-05-02T09:30. */
-export function localNow(hoursOn = 0): string {
-  const now = new Date(Date.now() + hoursOn * 3_600_000);
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
+/** The day here, ISO 8601. */
+export const today = (): string => clockNow().slice(0, 10);

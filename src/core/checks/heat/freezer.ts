@@ -71,7 +71,7 @@ function dew({ sheet: { making }, pourPlan }: HeatContext): Found[] {
       dewPointC,
       dryS: dry.high,
       beginsAt: begins,
-      dryAt: begins && later(begins, outOfFreezerS(pourPlan) + dry.high),
+      dryAt: begins && later(begins, outOfFreezerS(pourPlan) + dry.high, making.clock?.zone),
     },
   ];
 }

@@ -15,10 +15,10 @@ export const tooLate: HeatCheck = ({ sheet: { making }, pourPlan, now }) => {
       severity: 'caution',
       pourIndex: null,
       wantedAt: clock.time,
-      lateS: secondsBetween(begin, now),
+      lateS: secondsBetween(begin, now, clock.zone),
       neededS: pourPlan.done.high,
       // It could not be done if all went quickly.
-      never: later(now, pourPlan.done.low) > clock.time,
+      never: later(now, pourPlan.done.low, clock.zone) > clock.time,
     },
   ];
 };

@@ -42,7 +42,9 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
     widthPx: useWidth(lane),
     locale: showing.locale,
     moment: (seconds) =>
-      begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds), showing.locale),
+      begins === null
+        ? elapsedWords(seconds)
+        : showClock(later(begins, seconds, sheet.making.clock?.zone), showing.locale),
     said: (task) => taskWords(task, sheet, showing),
     onOpen,
   };

@@ -19,18 +19,19 @@ export interface TaskRow {
 
 export function taskRows(sheet: Sheet, pourPlan: PourPlan, showing: Showing): TaskRow[] {
   const { locale } = showing;
-  const begins = beginsAt(pourPlan, sheet.making.clock);
+  const { clock } = sheet.making;
+  const begins = beginsAt(pourPlan, clock);
   return pourPlan.tasks.map((task) => ({
     task,
-    when: whenWords(begins, task.fromS, locale),
+    when: whenWords(begins, task.fromS, locale, clock?.zone),
     length: lengthWords(task.toS - task.fromS, locale),
     words: `${pourPlan.roundsInAll > 1 ? `Round ${task.round + 1}: ` : ''}${taskWords(task, sheet, showing)}`,
   }));
 }
 
 /** By the clock, or since the beginning. */
-export function whenWords(begins: string | null, seconds: number, locale: string): string {
-  return begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds), locale, begins);
+export function whenWords(begins: string | null, seconds: number, locale: string, zone?: string): string {
+  return begins === null ? elapsedWords(seconds) : showClock(later(begins, seconds, zone), locale, begins);
 }
 
 /** When one round is melted first, when each of its layers is poured, and when it comes out of its molds. */
@@ -44,12 +45,13 @@ export interface RoundRow {
 
 /** The rounds of a pour plan, a line each: all of them are made like the first. */
 export function roundRows(sheet: Sheet, pourPlan: PourPlan, { locale }: Showing): RoundRow[] {
-  const begins = beginsAt(pourPlan, sheet.making.clock);
+  const { clock } = sheet.making;
+  const begins = beginsAt(pourPlan, clock);
   return Array.from({ length: pourPlan.rounds }, (_, round) => {
     const own = pourPlan.tasks.filter((task) => task.round === round);
     const first = (isIt: (task: ScheduledTask) => boolean) => {
       const found = own.find(isIt);
-      return found ? whenWords(begins, found.fromS, locale) : '';
+      return found ? whenWords(begins, found.fromS, locale, clock?.zone) : '';
     };
     return {
       round: round + 1,
