@@ -6,7 +6,7 @@ import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
-import type { Showing } from '../../core/units/showQuantity';
+import { useShowing, withShowing } from '../shared/showing';
 import { FinishForm } from './FinishForm';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
@@ -16,11 +16,11 @@ interface Props {
   start: Run;
   /** Lots that may stand on the bench, by material. */
   stock: StockByMaterial;
-  showing: Showing;
 }
 
 /** One task at a time, legible at two metres. */
-export default function Bench({ start, stock, showing }: Props) {
+function Bench({ start, stock }: Props) {
+  const showing = useShowing();
   const { run, problem, sending, record } = useRun(start);
   const { tasks, inHand, ended } = useMemo(() => progress(run), [run]);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
@@ -83,7 +83,6 @@ export default function Bench({ start, stock, showing }: Props) {
         run={run}
         tasks={shown}
         at={task?.id ?? null}
-        showing={showing}
         onLook={(id) => setLookedAt(id === inHand?.id ? null : id)}
         onGiveUp={() => record({ kind: 'abandoned', note: '' })}
       />
@@ -101,7 +100,6 @@ export default function Bench({ start, stock, showing }: Props) {
             tasks={tasks}
             typed={typed}
             rules={rules}
-            showing={showing}
             sending={sending}
             cautions={findings.filter(
               (finding) => finding.severity === 'caution' && concernsTask(finding, task, sheet),
@@ -113,12 +111,14 @@ export default function Bench({ start, stock, showing }: Props) {
             onBack={lookedAt === null ? null : () => setLookedAt(null)}
           />
         ) : (
-          <FinishForm run={run} stock={stock} showing={showing} sending={sending} onFinish={record} />
+          <FinishForm run={run} stock={stock} sending={sending} onFinish={record} />
         )}
       </div>
     </div>
   );
 }
+
+export default withShowing(Bench);
 
 function limitKey({ code, pourIndex, about }: Found): string {
   return `${code} ${pourIndex} ${about}`;

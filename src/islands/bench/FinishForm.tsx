@@ -12,6 +12,7 @@ import { writeMass } from '../../core/units/writeQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { VERDICT_NAMES } from '../shared/names';
+import { useShowing } from '../shared/showing';
 import { Choices } from './Choices';
 import { LargeField } from './LargeField';
 import { OffTheShelf } from './OffTheShelf';
@@ -19,7 +20,6 @@ import { OffTheShelf } from './OffTheShelf';
 interface Props {
   run: Run;
   stock: StockByMaterial;
-  showing: Showing;
   sending: boolean;
   onFinish(event: RunEvent): void;
 }
@@ -32,7 +32,8 @@ const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
 const FILL_NAMES: Record<Fill, string> = { 'as-planned': 'As full as planned', short: 'Short' };
 
 /** Everything is out of its mold: how it came out, and into the Logbook. */
-export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
+export function FinishForm({ run, stock, sending, onFinish }: Props) {
+  const showing = useShowing();
   const [verdict, setVerdict] = useState<Verdict>('good');
   const { sheet } = run.snapshot;
   const [pieces, setPieces] = useState(String(sheet.pieces));
@@ -124,7 +125,6 @@ export function FinishForm({ run, stock, showing, sending, onFinish }: Props) {
         run={run}
         stock={stock}
         chosen={chosen}
-        showing={showing}
         onChoose={(materialId, lotId) => setChosen(new Map(chosen).set(materialId, lotId))}
       />
       <div className="bg-base-100 sticky bottom-0 mt-auto flex shrink-0 flex-col pt-2 pb-6">

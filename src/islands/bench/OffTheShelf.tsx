@@ -2,20 +2,20 @@ import type { Run } from '../../core/run/run';
 import { usedMaterials } from '../../core/run/usedMaterials';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, takeFromLots } from '../../core/stock/stock';
-import type { Showing } from '../../core/units/showQuantity';
 import { showAmount } from '../../words/en/units/showAmount';
+import { useShowing } from '../shared/showing';
 
 interface Props {
   run: Run;
   stock: StockByMaterial;
   /** The lots that stood on the bench, by material. */
   chosen: ReadonlyMap<string, string>;
-  showing: Showing;
   onChoose(materialId: string, lotId: string): void;
 }
 
 /** What leaves the shelf with this run, and from which lots: the first to expire unless another stood there. */
-export function OffTheShelf({ run, stock, chosen, showing, onChoose }: Props) {
+export function OffTheShelf({ run, stock, chosen, onChoose }: Props) {
+  const showing = useShowing();
   const used = usedMaterials(run);
   const counted = used.filter(({ materialId }) => stock.has(materialId));
   if (counted.length === 0) return null;

@@ -12,6 +12,7 @@ import { describeFinding } from '../../words/en/findings/describeFinding';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { taskName } from '../../words/en/work/taskName';
 import { taskSentence } from '../../words/en/work/taskSentence';
+import { useShowing } from '../shared/showing';
 import { DeviationBand } from './DeviationBand';
 import { Keypad } from './Keypad';
 
@@ -22,7 +23,6 @@ interface Props {
   tasks: readonly TaskState[];
   typed: string;
   rules: HouseRules;
-  showing: Showing;
   sending: boolean;
   /** What was found about this very task. */
   cautions: Finding[];
@@ -44,7 +44,8 @@ export function TaskFace(props: Props) {
   return <WeighFace {...props} targetG={task.targetG} />;
 }
 
-function DoneFace({ run, task, showing, sending, onUndo, onBack }: Props) {
+function DoneFace({ run, task, sending, onUndo, onBack }: Props) {
+  const showing = useShowing();
   return (
     <section className="plate flex flex-1 flex-col items-start justify-center gap-4 p-8" aria-live="polite">
       <h2 className="text-3xl font-semibold">{taskName(task, run.snapshot.sheet)} is ticked</h2>
@@ -64,7 +65,8 @@ function DoneFace({ run, task, showing, sending, onUndo, onBack }: Props) {
 }
 
 /** What passes by itself, or can't be done yet. */
-function WaitFace({ run, task, tasks, rules, showing, onBack }: Props) {
+function WaitFace({ run, task, tasks, rules, onBack }: Props) {
+  const showing = useShowing();
   const { sheet } = run.snapshot;
   const first = task.unmet.flatMap((id) => tasks.find((each) => each.id === id) ?? []);
   return (
@@ -94,14 +96,15 @@ function BackButton({ onBack }: Pick<Props, 'onBack'>) {
 }
 
 function DoFace(props: Props) {
-  const { run, task, rules, showing, sending, cautions, onTick, onBack } = props;
+  const { run, task, rules, sending, cautions, onTick, onBack } = props;
+  const showing = useShowing();
   const { sheet } = run.snapshot;
   return (
     <section className="plate flex min-h-0 flex-1 flex-col p-6">
       <div className="-m-1 min-h-0 flex-1 overflow-y-auto p-1">
         <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
-        <Cautions cautions={cautions} showing={showing} />
+        <Cautions cautions={cautions} />
         <OverLimits {...props} />
       </div>
       <NextButton sending={sending} onPress={() => onTick({ kind: 'done', taskId: task.id })}>
@@ -116,7 +119,8 @@ function DoFace(props: Props) {
   );
 }
 
-function Cautions({ cautions, showing }: Pick<Props, 'cautions' | 'showing'>) {
+function Cautions({ cautions }: Pick<Props, 'cautions'>) {
+  const showing = useShowing();
   return cautions.map((finding) => (
     <p key={`${finding.code} ${finding.about} ${finding.doseIndexes}`} className="text-warning font-semibold">
       {describeFinding(finding, showing).title}
@@ -125,7 +129,8 @@ function Cautions({ cautions, showing }: Pick<Props, 'cautions' | 'showing'>) {
 }
 
 /** A limit that is passed at the scale, and the base that would bring it back, as a task on a press. */
-function OverLimits({ over, showing, sending, tasks, onTick }: Props) {
+function OverLimits({ over, sending, tasks, onTick }: Props) {
+  const showing = useShowing();
   return over.map(({ finding, baseTaskId, moreBaseG }) => {
     const isWeighed = tasks.some(({ id, doneAt }) => id === baseTaskId && doneAt !== null);
     return (
@@ -154,7 +159,8 @@ function OverLimits({ over, showing, sending, tasks, onTick }: Props) {
 }
 
 function WeighFace(props: Props & { targetG: number }) {
-  const { run, task, typed, showing, sending, targetG, cautions, onType, onTick, onBack } = props;
+  const { run, task, typed, sending, targetG, cautions, onType, onTick, onBack } = props;
+  const showing = useShowing();
   const input = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState(false);
   useEffect(() => input.current?.focus(), []);
@@ -180,9 +186,9 @@ function WeighFace(props: Props & { targetG: number }) {
             : `Cut and weigh ${taskName(task, sheet)}`}
           {line && <span className="quiet text-lg font-normal"> · {plannedAs(line)}</span>}
         </h2>
-        <TargetFigure massG={targetG} showing={showing} />
-        <Explained task={task} line={line} targetG={targetG} showing={showing} />
-        <Cautions cautions={cautions} showing={showing} />
+        <TargetFigure massG={targetG} />
+        <Explained task={task} line={line} targetG={targetG} />
+        <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <div className="mt-auto">
           <label htmlFor="on-the-scale" className="text-lg font-semibold">
@@ -243,7 +249,8 @@ const FIGURE_WIDTH = 0.62;
 const UNIT_SIZE = 1 / 3;
 
 /** The weight that is aimed at, as large as the room beside the keypad lets it stand whole, with its unit on one line. */
-function TargetFigure({ massG, showing }: { massG: number; showing: Showing }) {
+function TargetFigure({ massG }: { massG: number }) {
+  const showing = useShowing();
   const [figure, unit] = [showMassFigure(massG, showing), massUnit(showing.system)];
   const widths = figure.length * FIGURE_WIDTH + (unit.length + 0.5) * FIGURE_WIDTH * UNIT_SIZE;
   return (
@@ -264,11 +271,11 @@ interface ExplainedProps {
   task: TaskState;
   line: SheetLine | undefined;
   targetG: number;
-  showing: Showing;
 }
 
 /** Why the figure is what it is. */
-function Explained({ task, line, targetG, showing }: ExplainedProps): ReactNode {
+function Explained({ task, line, targetG }: ExplainedProps): ReactNode {
+  const showing = useShowing();
   if (task.kind === 'weigh-base')
     return (
       task.cutG > targetG + 0.05 && (

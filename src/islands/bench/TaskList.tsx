@@ -2,24 +2,24 @@ import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
-import { type Showing, showMass } from '../../core/units/showQuantity';
+import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
 import { lengthWords } from '../../words/en/lengthWords';
 import { counted } from '../../words/en/plural';
 import { taskName } from '../../words/en/work/taskName';
+import { useShowing } from '../shared/showing';
 
 interface Props {
   run: Run;
   tasks: TaskState[];
   /** The task that is shown; null at the end. */
   at: string | null;
-  showing: Showing;
   onLook(taskId: string): void;
   onGiveUp(): void;
 }
 
 /** Tasks done and to come, round by round, each with the weight that is aimed at now. */
-export function TaskList({ run, tasks, at, showing, onLook, onGiveUp }: Props) {
+export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
   const sure = useRef<HTMLDialogElement>(null);
   const list = useRef<HTMLDivElement>(null);
   const { sheet } = run.snapshot;
@@ -48,7 +48,6 @@ export function TaskList({ run, tasks, at, showing, onLook, onGiveUp }: Props) {
                     task={task}
                     name={taskName(task, sheet)}
                     isHere={task.id === at}
-                    showing={showing}
                     onLook={onLook}
                   />
                 ))}
@@ -89,11 +88,11 @@ interface ItemProps {
   task: TaskState;
   name: string;
   isHere: boolean;
-  showing: Showing;
   onLook(taskId: string): void;
 }
 
-function TaskItem({ task, name, isHere, showing, onLook }: ItemProps) {
+function TaskItem({ task, name, isHere, onLook }: ItemProps) {
+  const showing = useShowing();
   const weightG = task.actualG ?? task.targetG;
   const isDone = task.doneAt !== null;
   const isLocked = !isDone && task.unmet.length > 0;

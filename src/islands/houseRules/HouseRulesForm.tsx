@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { HouseChoices, Jug, Scale } from '../../core/houseRules/houseRules';
-import type { Showing } from '../../core/units/showQuantity';
 import { callApi } from '../shared/api';
 import { FigureField } from '../shared/FigureField';
 import { RecordProblem } from '../shared/RecordProblem';
 import type { StoredItem } from '../shared/saveQueue';
+import { withShowing } from '../shared/showing';
 import { useSaveQueue } from '../shared/useSaveQueue';
 import { ChoiceFields } from './ChoiceFields';
 import { CurrencyField } from './CurrencyField';
@@ -16,7 +16,6 @@ interface Props {
   start: StoredItem<HouseChoices>;
   jugs: StoredItem<Jug>[];
   scales: StoredItem<Scale>[];
-  showing: Showing;
 }
 
 const STATE_WORDS = {
@@ -28,7 +27,7 @@ const STATE_WORDS = {
 };
 
 /** Every choice of the workshop with its reason, saved at each change; below them what it works with. */
-export default function HouseRulesForm({ start, jugs, scales, showing }: Props) {
+function HouseRulesForm({ start, jugs, scales }: Props) {
   const [choices, setChoices] = useState(start.item);
   const { queue, state } = useSaveQueue<HouseChoices, StoredItem<HouseChoices>>(start, (item, revision) =>
     callApi('PUT', '/api/house-rules', { item, revision }),
@@ -78,9 +77,11 @@ export default function HouseRulesForm({ start, jugs, scales, showing }: Props) 
             <CurrencyField value={choices.currency} onChange={(currency) => change({ currency })} />
           </div>
         </section>
-        <Jugs start={jugs} showing={showing} />
-        <Scales start={scales} showing={showing} />
+        <Jugs start={jugs} />
+        <Scales start={scales} />
       </div>
     </div>
   );
 }
+
+export default withShowing(HouseRulesForm);

@@ -2,9 +2,10 @@ import type { Taught } from '../../core/heat/taught';
 import type { Jug } from '../../core/houseRules/houseRules';
 import { fail, ok, type Result } from '../../core/result';
 import { parseFigure } from '../../core/units/parseFigure';
-import { type Showing, showVolume } from '../../core/units/showQuantity';
+import { showVolume } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import type { StoredItem } from '../shared/saveQueue';
+import { useShowing } from '../shared/showing';
 import { TaughtList } from '../shared/TaughtList';
 import { useRecords } from '../shared/useRecords';
 import { NewRecord } from './NewRecord';
@@ -14,7 +15,8 @@ const HOLDS = { unit: 'mL', least: 20, most: 100_000 };
 const LABELS = { name: 'Name of the jug', holds: 'Holds to the brim, mL' };
 
 /** The jugs of the workshop, and what they take to the brim. */
-export function Jugs({ start, showing }: { start: StoredItem<Jug>[]; showing: Showing }) {
+export function Jugs({ start }: { start: StoredItem<Jug>[] }) {
+  const showing = useShowing();
   const jugs = useRecords('/api/jugs', start);
   const setTaught = async (stored: StoredItem<Jug>, taught: Taught[]) =>
     (await jugs.save({ ...stored.item, taught }, stored)) === null;
@@ -34,7 +36,6 @@ export function Jugs({ start, showing }: { start: StoredItem<Jug>[]; showing: Sh
           <TaughtList
             whose={stored.item.name}
             taught={stored.item.taught}
-            showing={showing}
             onTakeOut={(one) =>
               setTaught(
                 stored,

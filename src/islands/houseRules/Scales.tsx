@@ -4,12 +4,14 @@ import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showNumber } from '../../core/units/showQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import type { StoredItem } from '../shared/saveQueue';
+import { useShowing } from '../shared/showing';
 import { useRecords } from '../shared/useRecords';
 import { NewRecord } from './NewRecord';
 import { OwnRecords } from './OwnRecords';
 
 /** The scales of the workshop: how finely they read and how much they bear. */
-export function Scales({ start, showing }: { start: StoredItem<Scale>[]; showing: Showing }) {
+export function Scales({ start }: { start: StoredItem<Scale>[] }) {
+  const showing = useShowing();
   const scales = useRecords('/api/scales', start);
   const figure = (massG: number) => `${showNumber(massG, 3, showing.locale, 0)} g`;
   const unit = massUnit(showing.system);

@@ -1,18 +1,19 @@
 import { useEffect, useState } from 'react';
 import { betterCapacityMl, type FillSeen } from '../../core/run/fillSeen';
-import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
+import { showPercent, showVolume } from '../../core/units/showQuantity';
 import { showDay } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
+import { useShowing } from '../shared/showing';
 
 interface Props {
   moldId: string;
   storedMl: number;
-  showing: Showing;
   onTake(capacityMl: number): void;
 }
 
 /** How past runs came out in this mold, against what is stored of it. */
-export function FillsSeen({ moldId, storedMl, showing, onTake }: Props) {
+export function FillsSeen({ moldId, storedMl, onTake }: Props) {
+  const showing = useShowing();
   const [fills, setFills] = useState<readonly FillSeen[]>([]);
   useEffect(() => {
     let isHere = true;

@@ -6,12 +6,13 @@ import { baseDensity } from '../../core/materials/defaults';
 import { densityFromCavity, measuredWays } from '../../core/molds/measure';
 import type { Measure } from '../../core/molds/mold';
 import { parseQuantity } from '../../core/units/parseQuantity';
-import { type Showing, showNumber, showPercent, showVolume } from '../../core/units/showQuantity';
+import { showNumber, showPercent, showVolume } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
 import { measuresText } from '../../formats/records/moldText';
 import { MEASURED_NAMES } from '../../words/en/molds/names';
 import { showDay } from '../../words/en/showTime';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { useShowing } from '../shared/showing';
 import type { TextForm } from '../shared/textForm';
 import { today } from '../shared/today';
 
@@ -26,7 +27,8 @@ const WAYS = {
 type Way = keyof typeof WAYS;
 
 /** Guided measuring: what was weighed or poured becomes the capacity, and is remembered with its day. */
-export function Measures({ bases, showing }: { bases: Base[]; showing: Showing }) {
+export function Measures({ bases }: { bases: Base[] }) {
+  const showing = useShowing();
   const { control, setValue } = useFormContext<TextForm>();
   const text = useWatch({ control, name: 'texts.measures' }) ?? '';
   const read = measuresText.read(text, NO_NAMES);
@@ -86,12 +88,11 @@ export function Measures({ bases, showing }: { bases: Base[]; showing: Showing }
               </button>
             </p>
           ))}
-          <BaseDensity measures={measures} showing={showing} bases={bases} />
+          <BaseDensity measures={measures} bases={bases} />
         </div>
       )}
       <NewMeasure
         bases={bases}
-        showing={showing}
         onAdd={(measure) => {
           const next = [...measures, measure];
           keep(next);
@@ -106,7 +107,8 @@ export function Measures({ bases, showing }: { bases: Base[]; showing: Showing }
 }
 
 /** Water and base in the same cavity give the base's density: what it was taken for, brought to the water. */
-function BaseDensity({ measures, bases, showing }: { measures: Measure[]; bases: Base[]; showing: Showing }) {
+function BaseDensity({ measures, bases }: { measures: Measure[]; bases: Base[] }) {
+  const showing = useShowing();
   const { ways } = measuredWays(measures);
   const mean = (wanted: Measure['by']) => ways.find(({ by }) => by === wanted)?.meanMl;
   const [water, base] = [mean('water'), mean('base')];
@@ -149,11 +151,11 @@ function BaseDensity({ measures, bases, showing }: { measures: Measure[]; bases:
 
 interface NewProps {
   bases: Base[];
-  showing: Showing;
   onAdd(measure: Measure): void;
 }
 
-function NewMeasure({ bases, showing, onAdd }: NewProps) {
+function NewMeasure({ bases, onAdd }: NewProps) {
+  const showing = useShowing();
   const id = useId();
   const [way, setWay] = useState<Way>('water-weight');
   const [baseId, setBaseId] = useState(bases[0]?.id ?? '');

@@ -3,9 +3,10 @@ import { useFormContext } from 'react-hook-form';
 import { shapeCapacityMl } from '../../core/molds/shape';
 import type { MeshReport } from '../../core/molds/stl/mend';
 import { BRIM_SIDES, type BrimSide } from '../../core/molds/stl/mesh';
-import { type Showing, showNumber } from '../../core/units/showQuantity';
+import { showNumber } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
 import { levelsText } from '../../formats/records/moldText';
+import { useShowing } from '../shared/showing';
 import type { TextForm } from '../shared/textForm';
 import { useModelWorker } from './useModelWorker';
 
@@ -21,13 +22,13 @@ const SIDES: Record<BrimSide, string> = {
 };
 
 interface Props {
-  showing: Showing;
   /** The cavity holds so much by its model. */
   onMeasured(capacityMl: number): void;
 }
 
 /** A cavity from a model file: read, mended where that is safe, its unit and its brim chosen by the crafter. */
-export default function ModelImport({ showing, onMeasured }: Props) {
+export default function ModelImport({ onMeasured }: Props) {
+  const showing = useShowing();
   const { setValue } = useFormContext<TextForm>();
   const { state, found, read, shape, stop } = useModelWorker((made) => {
     setValue('texts.levels', levelsText.write(made.levels), { shouldDirty: true });

@@ -6,7 +6,7 @@ import type { Base } from '../../core/materials/base';
 import type { Measure, Mold, NewMold, Shape } from '../../core/molds/mold';
 import { isKnown, shapeCapacityMl } from '../../core/molds/shape';
 import { sectionOfMold } from '../../core/section/section';
-import { type Showing, showPercent, showVolume } from '../../core/units/showQuantity';
+import { showPercent, showVolume } from '../../core/units/showQuantity';
 import { writeFigure } from '../../core/units/writeQuantity';
 import { fieldsOfShape, measuresText, readMold, taughtText, typedMold } from '../../formats/records/moldText';
 import type { RecordTexts } from '../../formats/records/recordText';
@@ -15,6 +15,7 @@ import { Section } from '../section/Section';
 import { RecordForm } from '../shared/RecordForm';
 import { RecordTextField } from '../shared/RecordTextField';
 import type { StoredItem } from '../shared/saveQueue';
+import { useShowing, withShowing } from '../shared/showing';
 import { TaughtList } from '../shared/TaughtList';
 import { type TextForm, textResolver } from '../shared/textForm';
 import { today } from '../shared/today';
@@ -37,10 +38,10 @@ interface Props {
   usualFill: number;
   /** What a cavity may be measured with. */
   bases: Base[];
-  showing: Showing;
 }
 
-export default function MoldBook({ start, usualFill, bases, showing }: Props) {
+function MoldBook({ start, usualFill, bases }: Props) {
+  const showing = useShowing();
   const { records, save, put } = useRecords<Mold>('/api/molds', start);
   const [open, setOpen] = useState<StoredMold | 'new' | null>(null);
   return (
@@ -61,7 +62,6 @@ export default function MoldBook({ start, usualFill, bases, showing }: Props) {
               save={save}
               usualFill={usualFill}
               bases={bases}
-              showing={showing}
               onTheirs={(theirs) => {
                 put(theirs);
                 setOpen(theirs);
@@ -104,17 +104,18 @@ export default function MoldBook({ start, usualFill, bases, showing }: Props) {
   );
 }
 
+export default withShowing(MoldBook);
+
 interface EditorProps {
   usualFill: number;
   bases: Base[];
   was: StoredMold | null;
-  showing: Showing;
   save: ReturnType<typeof useRecords<Mold>>['save'];
   onTheirs(theirs: StoredMold): void;
   onDone(): void;
 }
 
-function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: EditorProps) {
+function MoldEditor({ was, usualFill, bases, save, onTheirs, onDone }: EditorProps) {
   const form = useForm<TextForm, unknown, NewMold>({
     resolver: textResolver(({ texts }) => readMold(texts)),
     defaultValues: { texts: typedMold(was?.item ?? null, usualFill) },
@@ -163,7 +164,7 @@ function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: 
         </div>
         {texts.shapeKind === 'model' && (
           <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
-            <ModelImport showing={showing} onMeasured={(capacityMl) => remember('model', capacityMl)} />
+            <ModelImport onMeasured={(capacityMl) => remember('model', capacityMl)} />
             {errors.levels && (
               <p className="text-error text-sm" role="alert">
                 {errors.levels.message}
@@ -171,23 +172,21 @@ function MoldEditor({ was, usualFill, bases, showing, save, onTheirs, onDone }: 
             )}
           </Suspense>
         )}
-        <Measures bases={bases} showing={showing} />
+        <Measures bases={bases} />
         <section className="border-base-300 rounded-lg border p-3 text-sm" aria-label="Heat">
           <h3 className="font-semibold">Heat</h3>
           <TaughtList
             whose="This mold"
             taught={taught}
-            showing={showing}
             onTakeOut={(one) => setTaught(taught.filter((each) => each !== one))}
             onPutBack={(one, place) => setTaught(taught.toSpliced(place, 0, one))}
           />
         </section>
-        <Preview texts={texts} showing={showing} onKeep={remember} />
+        <Preview texts={texts} onKeep={remember} />
         {was && (
           <FillsSeen
             moldId={was.item.id}
             storedMl={was.item.capacityMl}
-            showing={showing}
             onTake={(capacityMl) =>
               form.setValue('texts.capacityMl', writeFigure(capacityMl, 2), { shouldDirty: true })
             }
@@ -218,12 +217,12 @@ function shapeMeasuredBy(kind: Shape['kind']): Measure['by'] {
 
 interface PreviewProps {
   texts: RecordTexts;
-  showing: Showing;
   onKeep(by: Measure['by'], capacityMl: number): void;
 }
 
 /** The section as the fields say it, and whether capacity and dimensions agree. */
-function Preview({ texts, showing, onKeep }: PreviewProps) {
+function Preview({ texts, onKeep }: PreviewProps) {
+  const showing = useShowing();
   const read = useMemo(
     () =>
       readMold({
@@ -262,11 +261,7 @@ function Preview({ texts, showing, onKeep }: PreviewProps) {
         Use it, and keep it as a measuring
       </button>
       <Suspense fallback={<p className="quiet mt-2 h-44 text-xs">What one cavity holds up to a height …</p>}>
-        <VolumeCurve
-          shape={mold.shape}
-          capacityMl={texts.capacityMl ? mold.capacityMl : byShapeMl}
-          showing={showing}
-        />
+        <VolumeCurve shape={mold.shape} capacityMl={texts.capacityMl ? mold.capacityMl : byShapeMl} />
       </Suspense>
     </div>
   );

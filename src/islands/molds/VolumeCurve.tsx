@@ -2,19 +2,13 @@ import { useMemo } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { depthMm, type KnownShape, volumeBelowMl } from '../../core/molds/shape';
 import { type Showing, showNumber, showVolume } from '../../core/units/showQuantity';
+import { useShowing } from '../shared/showing';
 
 const STEPS = 60;
 
 /** What a cavity holds up to each height, brought to what was measured. */
-export default function VolumeCurve({
-  shape,
-  capacityMl,
-  showing,
-}: {
-  shape: KnownShape;
-  capacityMl: number;
-  showing: Showing;
-}) {
+export default function VolumeCurve({ shape, capacityMl }: { shape: KnownShape; capacityMl: number }) {
+  const showing = useShowing();
   const points = useMemo(() => {
     const depth = depthMm(shape);
     const scale = capacityMl / volumeBelowMl(shape, depth);

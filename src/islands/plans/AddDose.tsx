@@ -1,19 +1,15 @@
 import { memo, useState } from 'react';
-import {
-  type DoseableMaterial,
-  isDoseable,
-  MATERIAL_KINDS,
-  type Material,
-} from '../../core/materials/material';
+import { type DoseableMaterial, isDoseable, MATERIAL_KINDS } from '../../core/materials/material';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
+import { usePlanPage } from './planContext';
 
 interface AddProps {
-  materials: Material[];
   onAdd(material: DoseableMaterial): void;
 }
 
 /** Kept as it is while doses are typed: a long shelf is a long list. */
-export const AddDose = memo(function AddDose({ materials, onAdd }: AddProps) {
+export const AddDose = memo(function AddDose({ onAdd }: AddProps) {
+  const { materials } = usePlanPage();
   const [chosen, setChosen] = useState('');
   const dosed = materials.filter(isDoseable).filter(({ archived }) => !archived);
   const material = dosed.find(({ id }) => id === chosen);

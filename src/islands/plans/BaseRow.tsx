@@ -1,17 +1,18 @@
-import type { Material } from '../../core/materials/material';
 import type { SheetPour } from '../../core/plan/sheet';
-import { type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
 
 interface Props {
   baseId: string;
   sheetPour: SheetPour | undefined;
-  materials: Material[];
-  showing: Showing;
   onBase(baseId: string): void;
 }
 
 /** The base of a pour, and how much of it the pour takes. */
-export function BaseRow({ baseId, sheetPour, materials, showing, onBase }: Props) {
+export function BaseRow({ baseId, sheetPour, onBase }: Props) {
+  const { materials } = usePlanPage();
+  const showing = useShowing();
   return (
     <tr>
       <td colSpan={2}>

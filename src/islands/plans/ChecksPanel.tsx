@@ -1,13 +1,12 @@
 import { CircleCheck, Info, OctagonX, TriangleAlert } from 'lucide-react';
 import { memo } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
-import type { Showing } from '../../core/units/showQuantity';
 import { describeFinding } from '../../words/en/findings/describeFinding';
+import { useShowing } from '../shared/showing';
 import { useStable } from '../shared/useStable';
 
 interface Props {
   findings: Finding[];
-  showing: Showing;
   onFix(finding: Finding): void;
 }
 
@@ -21,7 +20,7 @@ const LOOK: Record<Severity, { icon: typeof Info; word: string; colour: string }
 const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
 
 /** Everything that was found about the plan, gravest first. */
-export const ChecksPanel = memo(function ChecksPanel({ findings, showing, onFix }: Props) {
+export const ChecksPanel = memo(function ChecksPanel({ findings, onFix }: Props) {
   const fix = useStable(onFix);
   return (
     <section className="plate flex min-h-44 flex-1 flex-col p-3" aria-labelledby="checks-title">
@@ -42,7 +41,7 @@ export const ChecksPanel = memo(function ChecksPanel({ findings, showing, onFix 
           tabIndex={0}
         >
           {findings.map((finding) => (
-            <FindingItem key={finding.id} finding={finding} showing={showing} onFix={fix} />
+            <FindingItem key={finding.id} finding={finding} onFix={fix} />
           ))}
         </ul>
       )}
@@ -52,13 +51,13 @@ export const ChecksPanel = memo(function ChecksPanel({ findings, showing, onFix 
 
 interface ItemProps {
   finding: Finding;
-  showing: Showing;
   onFix(finding: Finding): void;
 }
 
 /** One finding; drawn anew only when it says something else. */
 const FindingItem = memo(
-  function FindingItem({ finding, showing, onFix }: ItemProps) {
+  function FindingItem({ finding, onFix }: ItemProps) {
+    const showing = useShowing();
     const { title, reason, fixLabel } = describeFinding(finding, showing);
     const { icon: Icon, word, colour } = LOOK[finding.severity];
     return (
@@ -91,7 +90,5 @@ const FindingItem = memo(
     );
   },
   (before, after) =>
-    before.showing === after.showing &&
-    before.onFix === after.onFix &&
-    JSON.stringify(before.finding) === JSON.stringify(after.finding),
+    before.onFix === after.onFix && JSON.stringify(before.finding) === JSON.stringify(after.finding),
 );

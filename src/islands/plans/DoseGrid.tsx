@@ -1,14 +1,14 @@
 import { useMemo, useRef } from 'react';
 import type { Finding, Severity } from '../../core/checks/finding';
-import type { HouseRules } from '../../core/houseRules/houseRules';
-import type { Material } from '../../core/materials/material';
-import { type Plan, type PlanFile, pourLetter } from '../../core/plan/plan';
-import type { Sheet } from '../../core/plan/sheet';
-import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { type Plan, type PlanFile, type Pour, pourLetter } from '../../core/plan/plan';
+import type { Sheet, SheetPour } from '../../core/plan/sheet';
+import { massUnit, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { useShowing } from '../shared/showing';
 import { AddDose } from './AddDose';
 import { BaseRow } from './BaseRow';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
+import { usePlanPage } from './planContext';
 import type { Typing } from './planHistory';
 import { HowItIsPoured } from './pour/HowItIsPoured';
 import { SheetDoseRow } from './SheetDoseRow';
@@ -18,48 +18,29 @@ interface Props {
   file: PlanFile;
   plan: Plan;
   pourIndex: number;
-  materials: Material[];
   /** Of the plan as it is this moment. */
   sheet: Sheet | null;
   /** The same, or a frame behind it while somebody types. */
   settled: Sheet | null;
   typing: Typing | null;
   findings: Finding[];
-  rules: HouseRules;
-  showing: Showing;
   onPour(pourIndex: number): void;
-  onEdit(plan: Plan, about: string): void;
-  /** An edit of the plan in `file`, which may be a frame behind. */
-  onShownEdit(plan: Plan, about: string): void;
 }
 
 /** A row a material: what was typed, and what it comes to. */
 export function DoseGrid(props: Props) {
-  const { file, plan, pourIndex, materials, sheet, settled, typing } = props;
-  const { findings, rules, showing, onPour, onEdit } = props;
+  const { file, plan, pourIndex, sheet, settled, onPour } = props;
+  const { edit } = usePlanPage();
+  const showing = useShowing();
   const pour = plan.pours[pourIndex];
-  const grid = useRef<HTMLTableElement>(null);
-  const byId = useMemo(() => new Map(materials.map((material) => [material.id, material])), [materials]);
-  const dispersants = useMemo(
-    () => materials.filter(({ kind, archived }) => kind === 'dispersant' && !archived),
-    [materials],
-  );
-  const { editPour, actions, add } = useDoseEdits({ plan, pourIndex, materials, rules, grid, onEdit });
   if (!pour) return null;
-  const sheetPour = sheet?.pours[pourIndex];
-  /** The row that is typed into is drawn with the key, those that follow from it after it. */
-  const sheetOfRow = (index: number) =>
-    typing === null || (typing !== 'words' && typing.pourIndex === pourIndex && typing.doseIndex === index)
-      ? sheet
-      : settled;
-
   return (
     <>
       <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="doses-title" className="font-semibold">
           Doses
         </h2>
-        <PourTabs plan={plan} system={showing.system} pourIndex={pourIndex} onPour={onPour} onEdit={onEdit} />
+        <PourTabs plan={plan} system={showing.system} pourIndex={pourIndex} onPour={onPour} />
         {plan.pours.length === 1 && (
           <p className="quiet text-xs">As you say it: 2 %, 6 g, ½ tsp/lb, 6 drops/piece, = fragrance</p>
         )}
@@ -69,49 +50,52 @@ export function DoseGrid(props: Props) {
           key={pourIndex}
           plan={plan}
           pourIndex={pourIndex}
-          sheetPour={sheetPour}
+          sheetPour={sheet?.pours[pourIndex]}
           pieces={plan.pieces}
-          showing={showing}
           onPour={onPour}
-          onEdit={onEdit}
         />
       )}
-      <HowItIsPoured
-        file={file}
-        pourIndex={pourIndex}
-        sheet={settled}
-        rules={rules}
-        showing={showing}
-        onEdit={props.onShownEdit}
-      />
+      <HowItIsPoured file={file} pourIndex={pourIndex} sheet={settled} />
+      <DoseTable {...props} pour={pour} />
+      <PlanNote note={plan.note} onChange={(note) => edit({ ...plan, note }, 'note')} />
+    </>
+  );
+}
+
+/** The base, each dose, and what is in the jug already. */
+function DoseTable({
+  plan,
+  pour,
+  pourIndex,
+  sheet,
+  settled,
+  typing,
+  findings,
+}: Omit<Props, 'file' | 'onPour'> & { pour: Pour }) {
+  const { materials } = usePlanPage();
+  const showing = useShowing();
+  const grid = useRef<HTMLTableElement>(null);
+  const byId = useMemo(() => new Map(materials.map((material) => [material.id, material])), [materials]);
+  const dispersants = useMemo(
+    () => materials.filter(({ kind, archived }) => kind === 'dispersant' && !archived),
+    [materials],
+  );
+  const { editPour, actions, add } = useDoseEdits({ plan, pourIndex, grid });
+  const sheetPour = sheet?.pours[pourIndex];
+  /** The row that is typed into is drawn with the key, those that follow from it after it. */
+  const sheetOfRow = (index: number) =>
+    typing === null || (typing !== 'words' && typing.pourIndex === pourIndex && typing.doseIndex === index)
+      ? sheet
+      : settled;
+  return (
+    <>
       <div className="shrink-0">
         <table className="table-sm table table-fixed" ref={grid}>
-          <thead className="bg-base-100 sticky top-0 z-10">
-            <tr className="text-base-content">
-              <th scope="col">Material</th>
-              <th scope="col" className="w-32">
-                Dose
-              </th>
-              <th scope="col" className="w-20 text-right">
-                {massUnit(showing.system)}
-              </th>
-              <th scope="col" className="w-20 text-right">
-                of base
-              </th>
-              <th scope="col" className="w-24 text-right">
-                of product
-              </th>
-              <th scope="col" className="w-12 px-0">
-                <span className="sr-only">Take out</span>
-              </th>
-            </tr>
-          </thead>
+          <DoseHead unit={massUnit(showing.system)} />
           <tbody>
             <BaseRow
               baseId={pour.baseId}
               sheetPour={sheetPour}
-              materials={materials}
-              showing={showing}
               onBase={(baseId) => editPour({ baseId }, `base of ${pourIndex}`)}
             />
             {pour.doses.map((each, index) => (
@@ -126,28 +110,59 @@ export function DoseGrid(props: Props) {
                 sheet={sheetOfRow(index)}
                 byId={byId}
                 dispersants={dispersants}
-                showing={showing}
                 actions={actions}
               />
             ))}
             {sheetPour?.carried.map((line) => (
-              <tr key={`${line.doseId} ${line.material.id} ${line.wets}`} className="quiet">
-                <th scope="row" className="font-normal">
-                  {line.material.name}
-                </th>
-                <td>in the jug since {pourLetter(line.fromPourIndex)}</td>
-                <td className="text-right text-lg">{showMassFigure(line.massG, showing)}</td>
-                <td className="text-right">{showPercent(line.ofBase, showing.locale)}</td>
-                <td className="text-right">{showPercent(line.ofProduct, showing.locale)}</td>
-                <td />
-              </tr>
+              <CarriedRow key={`${line.doseId} ${line.material.id} ${line.wets}`} line={line} />
             ))}
           </tbody>
         </table>
       </div>
-      <AddDose materials={materials} onAdd={add} />
-      <PlanNote note={plan.note} onChange={(note) => onEdit({ ...plan, note }, 'note')} />
+      <AddDose onAdd={add} />
     </>
+  );
+}
+
+function DoseHead({ unit }: { unit: string }) {
+  return (
+    <thead className="bg-base-100 sticky top-0 z-10">
+      <tr className="text-base-content">
+        <th scope="col">Material</th>
+        <th scope="col" className="w-32">
+          Dose
+        </th>
+        <th scope="col" className="w-20 text-right">
+          {unit}
+        </th>
+        <th scope="col" className="w-20 text-right">
+          of base
+        </th>
+        <th scope="col" className="w-24 text-right">
+          of product
+        </th>
+        <th scope="col" className="w-12 px-0">
+          <span className="sr-only">Take out</span>
+        </th>
+      </tr>
+    </thead>
+  );
+}
+
+/** A dose of a pour before, which is in the jug still. */
+function CarriedRow({ line }: { line: SheetPour['carried'][number] }) {
+  const showing = useShowing();
+  return (
+    <tr className="quiet">
+      <th scope="row" className="font-normal">
+        {line.material.name}
+      </th>
+      <td>in the jug since {pourLetter(line.fromPourIndex)}</td>
+      <td className="text-right text-lg">{showMassFigure(line.massG, showing)}</td>
+      <td className="text-right">{showPercent(line.ofBase, showing.locale)}</td>
+      <td className="text-right">{showPercent(line.ofProduct, showing.locale)}</td>
+      <td />
+    </tr>
   );
 }
 

@@ -1,7 +1,6 @@
 import { type ComponentProps, lazy, Suspense } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
 import type { Detail } from '../pourPlan/details';
-import type { TaughtAnswer } from '../pourPlan/teach/useTeacher';
 import type { PourPlanView } from '../pourPlan/usePourPlan';
 import { DoseGrid } from './DoseGrid';
 import { FixedDosesHint } from './FixedDosesHint';
@@ -14,13 +13,12 @@ interface Props extends ComponentProps<typeof DoseGrid> {
   detail: Detail | null;
   /** Pieces that fixed doses were typed for. */
   startPieces: number;
-  onTaught(answer: TaughtAnswer): void;
   onClose(): void;
 }
 
 /** What goes into each pour, or what the pour plan opens to. */
-export function DosesColumn({ view, detail, startPieces, onTaught, onClose, ...grid }: Props) {
-  const { settled: sheet, plan, onEdit } = grid;
+export function DosesColumn({ view, detail, startPieces, onClose, ...grid }: Props) {
+  const { settled: sheet, plan } = grid;
   return (
     <section
       aria-labelledby="doses-title"
@@ -30,18 +28,16 @@ export function DosesColumn({ view, detail, startPieces, onTaught, onClose, ...g
         <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
           <PourPlanDetails
             {...grid}
-            onEdit={grid.onShownEdit}
             detail={detail}
             sheet={sheet}
             pourPlan={view.pourPlan}
-            onTaught={onTaught}
             onClose={onClose}
           />
         </Suspense>
       ) : (
         <>
           <DoseGrid {...grid} />
-          <FixedDosesHint plan={plan} start={startPieces} onEdit={onEdit} />
+          <FixedDosesHint plan={plan} start={startPieces} />
         </>
       )}
     </section>

@@ -1,16 +1,17 @@
 import { useState } from 'react';
 import type { Plan } from '../../core/plan/plan';
 import { isFixedDose, scaleFixedDoses } from '../../core/plan/scalePlan';
+import { usePlanPage } from './planContext';
 
 interface Props {
   plan: Plan;
   /** The number of pieces that the fixed doses were typed for. */
   start: number;
-  onEdit(plan: Plan, about: string): void;
 }
 
 /** A dose of `6 g` stays 6 g when the pieces change: said aloud, with the way to scale it. */
-export function FixedDosesHint({ plan, start, onEdit }: Props) {
+export function FixedDosesHint({ plan, start }: Props) {
+  const { edit } = usePlanPage();
   const fixed = plan.pours.flatMap((pour) => pour.doses.filter(isFixedDose));
   const names = fixed.map(({ text }) => text).join(', ');
   const [typed, setTyped] = useState({ names, pieces: start });
@@ -28,7 +29,7 @@ export function FixedDosesHint({ plan, start, onEdit }: Props) {
       <button
         type="button"
         className="btn btn-sm btn-primary min-h-11"
-        onClick={() => onEdit(scaleFixedDoses(plan, plan.pieces / typedFor), `scale fixed ${Date.now()}`)}
+        onClick={() => edit(scaleFixedDoses(plan, plan.pieces / typedFor), `scale fixed ${Date.now()}`)}
       >
         Scale to {plan.pieces}
       </button>

@@ -6,6 +6,7 @@ import type { StoredPlan } from '../../core/plan/storedPlan';
 import { FigureField } from '../shared/FigureField';
 import { USE_NAMES } from '../shared/names';
 import type { SaveState } from '../shared/saveQueue';
+import { usePlanPage } from './planContext';
 
 interface Props {
   plan: Plan;
@@ -15,7 +16,6 @@ interface Props {
   stopped: boolean;
   canUndo: boolean;
   canRedo: boolean;
-  onEdit(plan: Plan, about: string): void;
   onUndo(): void;
   onRedo(): void;
   onDuplicate(): void;
@@ -29,15 +29,16 @@ const FILL = { unit: '%', least: 5, most: 100 };
 const LOSS = { unit: '%', least: 0, most: 50 };
 
 export function PlanBar(props: Props) {
-  const { plan, molds, onEdit } = props;
+  const { edit } = usePlanPage();
+  const { plan, molds } = props;
   return (
     <header className="plate flex flex-wrap items-start gap-x-2 gap-y-1 px-3 py-1.5">
-      <NameField name={plan.name} onChange={(name) => onEdit({ ...plan, name }, 'name')} />
+      <NameField name={plan.name} onChange={(name) => edit({ ...plan, name }, 'name')} />
       <Choice
         label="For"
         value={plan.use}
         className="w-31"
-        onChange={(use) => onEdit({ ...plan, use: use as Use }, 'use')}
+        onChange={(use) => edit({ ...plan, use: use as Use }, 'use')}
       >
         {USES.map((use) => (
           <option key={use} value={use}>
@@ -49,7 +50,7 @@ export function PlanBar(props: Props) {
         label="Mold"
         value={plan.moldId}
         className="w-33"
-        onChange={(moldId) => onEdit({ ...plan, moldId }, 'mold')}
+        onChange={(moldId) => edit({ ...plan, moldId }, 'mold')}
       >
         {molds.map((mold) => (
           <option key={mold.id} value={mold.id}>
@@ -62,21 +63,21 @@ export function PlanBar(props: Props) {
         className="w-14"
         value={plan.pieces}
         rule={PIECES}
-        onChange={(pieces) => onEdit({ ...plan, pieces }, 'pieces')}
+        onChange={(pieces) => edit({ ...plan, pieces }, 'pieces')}
       />
       <FigureField
         label="Fill"
         className="w-18"
         value={plan.fillFraction * 100}
         rule={FILL}
-        onChange={(percent) => onEdit({ ...plan, fillFraction: percent / 100 }, 'fill')}
+        onChange={(percent) => edit({ ...plan, fillFraction: percent / 100 }, 'fill')}
       />
       <FigureField
         label="Stays in jug"
         className="w-18"
         value={plan.jugLossFraction * 100}
         rule={LOSS}
-        onChange={(percent) => onEdit({ ...plan, jugLossFraction: percent / 100 }, 'loss')}
+        onChange={(percent) => edit({ ...plan, jugLossFraction: percent / 100 }, 'loss')}
       />
       <Actions {...props} />
     </header>

@@ -3,21 +3,23 @@ import { useEffect, useState } from 'react';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { type PourSize, parsePourSize, writePourSize } from '../../core/plan/pourSize';
 import type { SheetPour } from '../../core/plan/sheet';
-import { type Showing, showMass, showNumber, showVolume } from '../../core/units/showQuantity';
+import { showMass, showNumber, showVolume } from '../../core/units/showQuantity';
 import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
 
 interface Props {
   plan: Plan;
   pourIndex: number;
   sheetPour: SheetPour | undefined;
   pieces: number;
-  showing: Showing;
   onPour(pourIndex: number): void;
-  onEdit(plan: Plan, about: string): void;
 }
 
 /** How big a pour is, as it is said and as it comes out; its place, and away with it. */
-export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPour, onEdit }: Props) {
+export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, onPour }: Props) {
+  const { edit } = usePlanPage();
+  const showing = useShowing();
   const pour = plan.pours[pourIndex];
   const [text, setText] = useState(() => (pour ? writePourSize(pour.size, showing.system) : ''));
   const written = pour ? writePourSize(pour.size, showing.system) : '';
@@ -34,7 +36,7 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, showing, onPou
   /** It rises with the pour that it goes in beside. */
   const isBeside = pourIndex > 0 && pour.way?.besideShare !== undefined;
 
-  const withPours = (pours: Pour[], about: string) => onEdit({ ...plan, pours }, about);
+  const withPours = (pours: Pour[], about: string) => edit({ ...plan, pours }, about);
   const resize = (size: PourSize) =>
     withPours(
       plan.pours.map((each, index) => (index === pourIndex ? { ...each, size } : each)),

@@ -3,13 +3,13 @@ import { freshId } from '../../core/plan/ids';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
 import type { UnitSystem } from '../../core/units/showQuantity';
+import { usePlanPage } from './planContext';
 
 interface Props {
   plan: Plan;
   system: UnitSystem;
   pourIndex: number;
   onPour(pourIndex: number): void;
-  onEdit(plan: Plan, about: string): void;
 }
 
 const MOST_POURS = 26;
@@ -21,12 +21,13 @@ function sizeInShort({ size, way }: Pour, index: number, system: UnitSystem): st
 }
 
 /** The pours in the order they are poured, and one more on top. */
-export function PourTabs({ plan, system, pourIndex, onPour, onEdit }: Props) {
+export function PourTabs({ plan, system, pourIndex, onPour }: Props) {
+  const { edit } = usePlanPage();
   const { pours } = plan;
   function add() {
     const top = pours.at(-1);
     if (!top) return;
-    onEdit(
+    edit(
       {
         ...plan,
         pours: [

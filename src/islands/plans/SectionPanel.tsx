@@ -1,18 +1,17 @@
 import { RotateCw } from 'lucide-react';
 import { lazy, memo, Suspense, startTransition, useMemo, useRef, useState } from 'react';
 import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
-import type { Plan, PlanFile } from '../../core/plan/plan';
+import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { sectionAxis, sectionOf, sectionOfMold } from '../../core/section/section';
-import type { Showing } from '../../core/units/showQuantity';
 import { Section } from '../section/Section';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
 import { TintNote } from './TintNote';
 
 interface Props {
   file: PlanFile;
   sheet: Sheet | null;
-  showing: Showing;
-  onEdit(plan: Plan, about: string): void;
 }
 
 const Face = lazy(() => import('../section/Face'));
@@ -23,12 +22,9 @@ const VIEWS = { poured: 'As poured', unmolded: 'Unmolded', face: 'Face' } as con
 type View = keyof typeof VIEWS;
 
 /** The section, flipped between the mold and the bar; a picture of it to keep. */
-export const SectionPanel = memo(function SectionPanel({
-  file: { plan, mold },
-  sheet,
-  showing,
-  onEdit,
-}: Props) {
+export const SectionPanel = memo(function SectionPanel({ file: { plan, mold }, sheet }: Props) {
+  const { editShown } = usePlanPage();
+  const showing = useShowing();
   const { locale } = showing;
   const [view, setView] = useState<View>('poured');
   const [turned, setTurned] = useState(false);
@@ -53,7 +49,7 @@ export const SectionPanel = memo(function SectionPanel({
     const next = byGrams
       ? moveBoundaryToGram(plan, mold, sheet.pours, below, toMm)
       : moveBoundary(plan, sheet.pours, below, toMm);
-    onEdit(next, `boundary ${below}`);
+    editShown(next, `boundary ${below}`);
   };
   const isRound = section !== null && ROUND.has(section.shape.kind);
 
@@ -84,7 +80,6 @@ export const SectionPanel = memo(function SectionPanel({
               pourIndex={typing.below}
               system={showing.system}
               topPx={typing.topPx}
-              onEdit={onEdit}
               onDone={() => {
                 setTyping(null);
                 const sliders = drawing.current?.querySelectorAll<SVGGElement>('[role="slider"]');

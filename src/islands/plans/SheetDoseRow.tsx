@@ -7,6 +7,7 @@ import { doseOf, type Sheet } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
+import { useShowing } from '../shared/showing';
 import { type DoseActions, DoseRow } from './DoseRow';
 
 interface Props {
@@ -19,13 +20,13 @@ interface Props {
   sheet: Sheet | null;
   byId: ReadonlyMap<string, Material>;
   dispersants: Material[];
-  showing: Showing;
   actions: DoseActions;
 }
 
 /** A dose's row with what the sheet says of it; worked out anew only with another sheet or text. */
 export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
-  const { pourIndex, index, materialId, sheet, byId, showing, dispersants } = props;
+  const { pourIndex, index, materialId, sheet, byId, dispersants } = props;
+  const showing = useShowing();
   const material = byId.get(materialId);
   return (
     <DoseRow

@@ -3,6 +3,7 @@ import { type Plan, pourLetter } from '../../core/plan/plan';
 import { parsePourSize, writePourSize } from '../../core/plan/pourSize';
 import type { UnitSystem } from '../../core/units/showQuantity';
 import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
+import { usePlanPage } from './planContext';
 import { withPour } from './planEdits';
 
 interface Props {
@@ -11,18 +12,18 @@ interface Props {
   system: UnitSystem;
   /** Where the line is that it was asked for at. */
   topPx: number;
-  onEdit(plan: Plan, about: string): void;
   onDone(): void;
 }
 
 /** The size of the pour under a boundary, typed where the boundary is. Enter takes it, Escape leaves it. */
-export default function SizeOnDrawing({ plan, pourIndex, system, topPx, onEdit, onDone }: Props) {
+export default function SizeOnDrawing({ plan, pourIndex, system, topPx, onDone }: Props) {
+  const { editShown } = usePlanPage();
   const size = plan.pours[pourIndex]?.size;
   const [text, setText] = useState(size ? writePourSize(size, system) : '');
   const read = parsePourSize(text);
   function take() {
     if (!read.success) return;
-    onEdit(
+    editShown(
       withPour(plan, pourIndex, (pour) => ({ ...pour, size: read.data })),
       `size ${pourIndex}`,
     );

@@ -1,21 +1,22 @@
 import type { ReactNode } from 'react';
-import type { HouseRules } from '../../core/houseRules/houseRules';
 import { slicesOf } from '../../core/molds/slicing';
 import type { Sheet } from '../../core/plan/sheet';
-import { type Showing, showMass, showVolume } from '../../core/units/showQuantity';
+import { showMass, showVolume } from '../../core/units/showQuantity';
 import { type JugOfMelt, meltsOf } from '../../core/work/loads';
 import { counted } from '../../words/en/plural';
 import { inclusionAmount } from '../../words/en/work/inclusionWords';
 import { meltsWords } from '../../words/en/work/meltsWords';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
 
 interface Props {
   sheet: Sheet | null;
-  rules: HouseRules;
-  showing: Showing;
 }
 
 /** What the plan comes to. */
-export function TotalsPanel({ sheet, rules, showing }: Props) {
+export function TotalsPanel({ sheet }: Props) {
+  const { rules } = usePlanPage();
+  const showing = useShowing();
   if (!sheet) {
     return (
       <section className="plate p-3" aria-labelledby="totals-title">
@@ -58,7 +59,7 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
       )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm">
         {meltsOf(sheet, rules).map((melt) => (
-          <Melt key={melt.letters.join()} melt={melt} isOnly={sheet.pours.length === 1} showing={showing} />
+          <Melt key={melt.letters.join()} melt={melt} isOnly={sheet.pours.length === 1} />
         ))}
         <Row what="Additions" figure={showMass(totals.additionsG, showing)} />
         <Row
@@ -90,7 +91,8 @@ export function TotalsPanel({ sheet, rules, showing }: Props) {
 }
 
 /** What is cut for one jug, and what of it is left over. */
-function Melt({ melt, isOnly, showing }: { melt: JugOfMelt; isOnly: boolean; showing: Showing }) {
+function Melt({ melt, isOnly }: { melt: JugOfMelt; isOnly: boolean }) {
+  const showing = useShowing();
   const { letters, baseName, needG, cutG, jugName, leftOverG } = melt;
   const details = [
     jugName ?? '',

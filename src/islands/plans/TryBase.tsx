@@ -3,10 +3,12 @@ import { compareFindings } from '../../core/checks/compareFindings';
 import type { CheckContext, Finding } from '../../core/checks/finding';
 import { reviewPlan } from '../../core/checks/review';
 import type { Material } from '../../core/materials/material';
-import type { Plan, PlanFile } from '../../core/plan/plan';
+import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
-import { type Showing, showMass } from '../../core/units/showQuantity';
+import { showMass } from '../../core/units/showQuantity';
 import { describeFinding } from '../../words/en/findings/describeFinding';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
 
 export interface Props {
   file: PlanFile;
@@ -16,12 +18,12 @@ export interface Props {
   sheet: Sheet | null;
   findings: Finding[];
   context: CheckContext;
-  showing: Showing;
-  onEdit(plan: Plan, about: string): void;
 }
 
 /** The plan with another base in its place: every finding that changes, before it is taken. */
-export default function TryBase({ file, baseId, others, sheet, findings, context, showing, onEdit }: Props) {
+export default function TryBase({ file, baseId, others, sheet, findings, context }: Props) {
+  const { editShown } = usePlanPage();
+  const showing = useShowing();
   const [chosen, setChosen] = useState('');
   const tried = useMemo(() => {
     if (!others.some(({ id }) => id === chosen)) return null;
@@ -80,7 +82,7 @@ export default function TryBase({ file, baseId, others, sheet, findings, context
           <button
             type="button"
             className="btn btn-secondary min-h-11"
-            onClick={() => onEdit(tried.plan, `base ${Date.now()}`)}
+            onClick={() => editShown(tried.plan, `base ${Date.now()}`)}
           >
             Use this base
           </button>

@@ -9,13 +9,13 @@ import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
 import { listed } from '../../words/en/plural';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
 
 interface Props {
   file: PlanFile;
   sheet: Sheet | null;
   stock: StockByMaterial;
-  showing: Showing;
-  onEdit(plan: Plan, about: string): void;
 }
 
 /** What a typed weight would lead to: a change that can be taken, or why not. */
@@ -30,7 +30,9 @@ const MOST_PIECES = 100_000;
 const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
-export const WorkBackwards = memo(function WorkBackwards({ file, sheet, stock, showing, onEdit }: Props) {
+export const WorkBackwards = memo(function WorkBackwards({ file, sheet, stock }: Props) {
+  const { editShown } = usePlanPage();
+  const showing = useShowing();
   const [startsOpen] = useState(() => matchMedia(WIDE).matches);
   if (!sheet) return null;
   return (
@@ -40,30 +42,29 @@ export const WorkBackwards = memo(function WorkBackwards({ file, sheet, stock, s
         Work backwards
       </summary>
       <div className="flex flex-col gap-2">
-        <FromShelf file={file} sheet={sheet} stock={stock} onEdit={onEdit} />
+        <FromShelf file={file} sheet={sheet} stock={stock} />
         <WeightField
           label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
-          showing={showing}
           reach={(massG) => fromBase(file, sheet, massG)}
-          onTake={(plan) => onEdit(plan, `from base ${Date.now()}`)}
+          onTake={(plan) => editShown(plan, `from base ${Date.now()}`)}
         />
         <WeightField
           label="Wanted weight a piece"
-          showing={showing}
           reach={(massG) => fromPieceWeight(file, massG, showing)}
-          onTake={(plan) => onEdit(plan, `from weight ${Date.now()}`)}
+          onTake={(plan) => editShown(plan, `from weight ${Date.now()}`)}
         />
       </div>
     </details>
   );
 });
 
-interface ShelfProps extends Pick<Props, 'file' | 'stock' | 'onEdit'> {
+interface ShelfProps extends Pick<Props, 'file' | 'stock'> {
   sheet: Sheet;
 }
 
 /** What the shelf makes of this plan, by the stock of its lots. */
-function FromShelf({ file: { plan, mold }, sheet, stock, onEdit }: ShelfProps) {
+function FromShelf({ file: { plan, mold }, sheet, stock }: ShelfProps) {
+  const { editShown } = usePlanPage();
   const { pieces, shortOf, notCounted } = piecesFromShelf(sheet, stock);
   if (shortOf === null)
     return (
@@ -84,7 +85,7 @@ function FromShelf({ file: { plan, mold }, sheet, stock, onEdit }: ShelfProps) {
         className="btn btn-secondary min-h-11"
         aria-label="Take as many pieces as the shelf makes"
         disabled={!can || pieces === plan.pieces}
-        onClick={() => onEdit(scalePlan(plan, pieces, mold), `from shelf ${Date.now()}`)}
+        onClick={() => editShown(scalePlan(plan, pieces, mold), `from shelf ${Date.now()}`)}
       >
         Use this
       </button>
@@ -128,12 +129,12 @@ function whyNoFill(fault: PieceWeightFault, showing: Showing): string {
 
 interface FieldProps {
   label: string;
-  showing: Showing;
   reach(massG: number): Reached;
   onTake(plan: Plan): void;
 }
 
-function WeightField({ label, showing, reach, onTake }: FieldProps) {
+function WeightField({ label, reach, onTake }: FieldProps) {
+  const showing = useShowing();
   const id = useId();
   const [text, setText] = useState('');
   const parsed = parseMass(text, showing.system);

@@ -1,30 +1,28 @@
 import { type RefObject, useMemo } from 'react';
-import type { HouseRules } from '../../core/houseRules/houseRules';
-import type { DoseableMaterial, Material } from '../../core/materials/material';
+import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/ids';
 import { dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
 import { useStable } from '../shared/useStable';
 import type { DoseActions } from './DoseRow';
 import { firstDose, houseWetting } from './firstDose';
+import { usePlanPage } from './planContext';
 import { doseTyped } from './planHistory';
 
 interface About {
   plan: Plan;
   pourIndex: number;
-  materials: Material[];
-  rules: HouseRules;
   /** Whose fields are gone to. */
   grid: RefObject<HTMLTableElement | null>;
-  onEdit(plan: Plan, about: string): void;
 }
 
 const LONGEST_DOSE = 200;
 
 /** What is done to the doses of a pour. */
-export function useDoseEdits({ plan, pourIndex, materials, rules, grid, onEdit }: About) {
+export function useDoseEdits({ plan, pourIndex, grid }: About) {
+  const { materials, rules, edit } = usePlanPage();
   const doses = plan.pours[pourIndex]?.doses ?? [];
   const editPour = (change: Partial<Pour>, about: string) =>
-    onEdit(
+    edit(
       {
         ...plan,
         pours: plan.pours.map((each, index) => (index === pourIndex ? { ...each, ...change } : each)),

@@ -12,14 +12,16 @@ import {
 } from 'recharts';
 import { showNumber, showTemperature } from '../../core/units/showQuantity';
 import { minutesAxis, onAxis, temperatureAxis } from '../shared/chartAxes';
+import { useShowing } from '../shared/showing';
 import type { DetailsProps } from './detailsProps';
 
-type Props = Pick<DetailsProps, 'pourPlan' | 'pourIndex' | 'showing'>;
+type Props = Pick<DetailsProps, 'pourPlan' | 'pourIndex'>;
 
 const AFTER_MIN = 40;
 
 /** Jug and layer of one pour against time, with the window it is poured in. Lines are told apart by dashes and names. */
-export function Curves({ pourPlan, pourIndex, showing }: Props) {
+export function Curves({ pourPlan, pourIndex }: Props) {
+  const showing = useShowing();
   const place = pourPlan.layers.findIndex(({ pourIndexes }) => pourIndexes.includes(pourIndex));
   const layer = pourPlan.layers[place];
   const before = pourPlan.layers[place - 1];

@@ -4,12 +4,14 @@ import { isZone, type Making, USUAL_MAKING } from '../../core/plan/making';
 import { localMoment } from '../../core/plan/makingSchema';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
 import { showTemperature } from '../../core/units/showQuantity';
+import { usePlanPage } from '../plans/planContext';
 import { FigureField } from '../shared/FigureField';
+import { useShowing } from '../shared/showing';
 import { TemperatureField } from '../shared/TemperatureField';
 import { clockNow, zoneHere } from '../shared/today';
 import type { DetailsProps } from './detailsProps';
 
-type Props = Pick<DetailsProps, 'file' | 'rules' | 'showing' | 'onEdit'>;
+type Props = Pick<DetailsProps, 'file'>;
 
 const SPREAD = { unit: 'K', least: 0, most: 8 };
 const SPREAD_F = { unit: '°F', least: 0, most: 14 };
@@ -19,11 +21,13 @@ const FREEZER = { unit: 'min', least: 1, most: 600 };
 const CLOCKS = { none: 'At any time', start: 'Begins at', finish: 'Done by' } as const;
 
 /** The room, the clock and the freezer of a plan. */
-export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
+export function MakingForm({ file: { plan } }: Props) {
+  const { rules, editShown } = usePlanPage();
+  const showing = useShowing();
   const making = plan.making ?? USUAL_MAKING;
   const { room, clock, freezerMin } = making;
   const isF = showing.system === 'us';
-  const edit = (change: Partial<Making>, about: string) => onEdit(withMaking(plan, change), about);
+  const edit = (change: Partial<Making>, about: string) => editShown(withMaking(plan, change), about);
   const setRoom = (change: Partial<Making['room']>) =>
     edit({ room: { ...room, ...change } }, `room ${Object.keys(change).join()}`);
   return (
@@ -129,7 +133,7 @@ export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
               type="checkbox"
               className="checkbox checkbox-sm"
               checked={freezerMin !== null}
-              onChange={({ target }) => onEdit(withFreezer(plan, target.checked ? 10 : null), 'freezer')}
+              onChange={({ target }) => editShown(withFreezer(plan, target.checked ? 10 : null), 'freezer')}
             />
             After the last skin, into the freezer
           </label>
@@ -139,7 +143,7 @@ export function MakingForm({ file: { plan }, rules, showing, onEdit }: Props) {
               value={freezerMin}
               rule={FREEZER}
               className="w-28"
-              onChange={(minutes) => onEdit(withFreezer(plan, minutes), 'freezer min')}
+              onChange={(minutes) => editShown(withFreezer(plan, minutes), 'freezer min')}
             />
           )}
         </div>

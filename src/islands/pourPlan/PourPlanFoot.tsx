@@ -1,9 +1,9 @@
 import { memo, useRef } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
 import { beginsAt, later } from '../../core/schedule/clock';
-import type { Showing } from '../../core/units/showQuantity';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { showClock, showClockDay } from '../../words/en/showClock';
+import { useShowing } from '../shared/showing';
 import { useStable } from '../shared/useStable';
 import { DETAILS, type Detail } from './details';
 import { TimeStrip } from './strip/TimeStrip';
@@ -14,7 +14,6 @@ interface Props {
   view: PourPlanView;
   pourIndex: number;
   open: Detail | null;
-  showing: Showing;
   onOpen(detail: Detail | null): void;
   onPour(pourIndex: number): void;
   onWait(pourIndex: number, afterMin: number | null): void;
@@ -22,7 +21,7 @@ interface Props {
 
 /** The foot of the plan: when to melt, pour, wait and unmold. */
 export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
-  const { sheet, view, pourIndex, open, showing, onOpen, onPour, onWait } = props;
+  const { sheet, view, pourIndex, open, onOpen, onPour, onWait } = props;
   const { pourPlan, isCurrent } = view;
   const openCurves = useStable((index: number) => {
     onPour(index);
@@ -43,7 +42,7 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
           Pour plan
         </h2>
         <p className="text-sm">
-          {sheet && pourPlan ? <Summary sheet={sheet} view={view} begins={begins} showing={showing} /> : null}
+          {sheet && pourPlan ? <Summary sheet={sheet} view={view} begins={begins} /> : null}
         </p>
         <Progress view={view} />
         <div className="ml-auto flex flex-wrap">
@@ -76,7 +75,6 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
               begins={begins}
               pourIndex={pourIndex}
               pendingMin={pendingMin}
-              showing={showing}
               onWait={onWait}
               onOpen={openCurves}
             />
@@ -86,17 +84,8 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
   );
 });
 
-function Summary({
-  sheet,
-  view,
-  begins,
-  showing,
-}: {
-  sheet: Sheet;
-  view: PourPlanView;
-  begins: string | null;
-  showing: Showing;
-}) {
+function Summary({ sheet, view, begins }: { sheet: Sheet; view: PourPlanView; begins: string | null }) {
+  const showing = useShowing();
   const { pourPlan } = view;
   if (!pourPlan) return null;
   const { done, handsS, tasks, rounds, roundsInAll } = pourPlan;

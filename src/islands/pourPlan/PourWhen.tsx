@@ -1,17 +1,21 @@
 import { withWhen } from '../../core/plan/setMaking';
 import type { PourLayer } from '../../core/schedule/pourPlan';
-import { type Showing, showNumber, showPercent, showTemperature } from '../../core/units/showQuantity';
+import { showNumber, showPercent, showTemperature } from '../../core/units/showQuantity';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
+import { usePlanPage } from '../plans/planContext';
 import { FigureField } from '../shared/FigureField';
+import { useShowing } from '../shared/showing';
 import { TemperatureField } from '../shared/TemperatureField';
 import type { DetailsProps } from './detailsProps';
 
-type Props = Pick<DetailsProps, 'file' | 'pourPlan' | 'pourIndex' | 'showing' | 'onEdit'>;
+type Props = Pick<DetailsProps, 'file' | 'pourPlan' | 'pourIndex'>;
 
 const WAIT = { unit: 'min', least: 0, most: 1440 };
 
 /** When and how warm one pour is poured, and what comes of it in words. */
-export function PourWhen({ file: { plan }, pourPlan, pourIndex, showing, onEdit }: Props) {
+export function PourWhen({ file: { plan }, pourPlan, pourIndex }: Props) {
+  const { editShown } = usePlanPage();
+  const showing = useShowing();
   const place = pourPlan.layers.findIndex(({ pourIndexes }) => pourIndexes.includes(pourIndex));
   const layer = pourPlan.layers[place];
   const when = plan.pours[pourIndex]?.when ?? {};
@@ -29,7 +33,8 @@ export function PourWhen({ file: { plan }, pourPlan, pourIndex, showing, onEdit 
           system={showing.system}
           className="w-28"
           onChange={(atC) => {
-            if (Math.abs(atC - layer.atC) > 0.04) onEdit(withWhen(plan, head, { atC }), `pour heat ${head}`);
+            if (Math.abs(atC - layer.atC) > 0.04)
+              editShown(withWhen(plan, head, { atC }), `pour heat ${head}`);
           }}
         />
         {place > 0 && (
@@ -40,7 +45,7 @@ export function PourWhen({ file: { plan }, pourPlan, pourIndex, showing, onEdit 
             className="w-28"
             onChange={(afterMin) => {
               if (afterMin !== Math.round(layer.afterS / 60))
-                onEdit(withWhen(plan, head, { afterMin }), `pour wait ${head}`);
+                editShown(withWhen(plan, head, { afterMin }), `pour wait ${head}`);
             }}
           />
         )}
@@ -48,13 +53,15 @@ export function PourWhen({ file: { plan }, pourPlan, pourIndex, showing, onEdit 
           <button
             type="button"
             className="btn btn-secondary btn-sm pointer-coarse:min-h-11"
-            onClick={() => onEdit(withWhen(plan, head, { afterMin: null, atC: null }), `pour left ${head}`)}
+            onClick={() =>
+              editShown(withWhen(plan, head, { afterMin: null, atC: null }), `pour left ${head}`)
+            }
           >
             Leave it to the pour plan
           </button>
         )}
       </div>
-      <Words layer={layer} before={pourPlan.layers[place - 1]} samples={pourPlan.samples} showing={showing} />
+      <Words layer={layer} before={pourPlan.layers[place - 1]} samples={pourPlan.samples} />
     </div>
   );
 }
@@ -63,13 +70,12 @@ function Words({
   layer,
   before,
   samples,
-  showing,
 }: {
   layer: PourLayer;
   before: PourLayer | undefined;
   samples: number;
-  showing: Showing;
 }) {
+  const showing = useShowing();
   const { locale } = showing;
   const { window, bond, skin, jugs, letters, tooThickC, rewarm } = layer;
   return (

@@ -1,10 +1,12 @@
 import { taskRows } from '../../words/en/work/taskRows';
+import { useShowing } from '../shared/showing';
 import type { DetailsProps } from './detailsProps';
 
-type Props = Pick<DetailsProps, 'sheet' | 'pourPlan' | 'showing'>;
+type Props = Pick<DetailsProps, 'sheet' | 'pourPlan'>;
 
 /** The pour plan as a plain list: hands-on moments in bold. */
-export function TaskTable({ sheet, pourPlan, showing }: Props) {
+export function TaskTable({ sheet, pourPlan }: Props) {
+  const showing = useShowing();
   const rows = taskRows(sheet, pourPlan, showing);
   return (
     <table className="w-full text-sm">

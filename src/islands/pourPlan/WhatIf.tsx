@@ -11,15 +11,14 @@ import type { PourPlan } from '../../core/schedule/pourPlan';
 import { type Showing, showTemperature } from '../../core/units/showQuantity';
 import { describeFinding } from '../../words/en/findings/describeFinding';
 import { rangeWords } from '../../words/en/lengthWords';
+import { usePlanPage } from '../plans/planContext';
 import { withPour } from '../plans/planEdits';
+import { useShowing } from '../shared/showing';
 import type { DetailsProps } from './detailsProps';
 import { BOND_WORDS } from './strip/bondWords';
 import { usePourPlan } from './usePourPlan';
 
-type Props = Pick<
-  DetailsProps,
-  'file' | 'sheet' | 'pourPlan' | 'pourIndex' | 'rules' | 'materials' | 'showing' | 'onEdit'
->;
+type Props = Pick<DetailsProps, 'file' | 'sheet' | 'pourPlan' | 'pourIndex'>;
 
 const COLD_C = 16;
 const WARM_C = 28;
@@ -28,7 +27,9 @@ const FREEZER_MIN = 10;
 
 /** Two pour plans side by side: this one, and what it would be. */
 export function WhatIf(props: Props) {
-  const { file, sheet, pourPlan, pourIndex, rules, materials, showing, onEdit } = props;
+  const { rules, materials, editShown } = usePlanPage();
+  const { file, sheet, pourPlan, pourIndex } = props;
+  const showing = useShowing();
   const choices = useMemo(
     () => choicesOf(file.plan, pourIndex, materials, showing),
     [file.plan, pourIndex, materials, showing],
@@ -75,7 +76,7 @@ export function WhatIf(props: Props) {
       )}
       {choice && other && whole && (
         <>
-          <Compared before={pourPlan} after={whole} label={choice.label} showing={showing} />
+          <Compared before={pourPlan} after={whole} label={choice.label} />
           <Changes {...props} other={other} otherPlan={whole} sheet={sheet} />
           {whole.samples === 0 && (
             <p role="status" className="quiet text-xs">
@@ -87,7 +88,7 @@ export function WhatIf(props: Props) {
             className="btn btn-secondary btn-sm self-start pointer-coarse:min-h-11"
             onClick={() => {
               setChosen('');
-              onEdit(choice.plan, `what if ${choice.key}`);
+              editShown(choice.plan, `what if ${choice.key}`);
             }}
           >
             Make the plan so
@@ -152,17 +153,8 @@ function choicesOf(
   return [room(COLD_C), room(WARM_C), ...thicker, ...bases, freezer];
 }
 
-function Compared({
-  before,
-  after,
-  label,
-  showing,
-}: {
-  before: PourPlan;
-  after: PourPlan;
-  label: string;
-  showing: Showing;
-}) {
+function Compared({ before, after, label }: { before: PourPlan; after: PourPlan; label: string }) {
+  const showing = useShowing();
   const { locale } = showing;
   const rows: [string, (plan: PourPlan) => string][] = [
     ['Done in', ({ done }) => rangeWords(done, locale)],
@@ -232,9 +224,9 @@ function Changes({
   pourPlan,
   other,
   otherPlan,
-  rules,
-  showing,
-}: Pick<Props, 'sheet' | 'pourPlan' | 'rules' | 'showing'> & { other: Sheet; otherPlan: PourPlan }) {
+}: Pick<Props, 'sheet' | 'pourPlan'> & { other: Sheet; otherPlan: PourPlan }) {
+  const { rules } = usePlanPage();
+  const showing = useShowing();
   const { gone, came } = compareFindings(
     heatFindings({ sheet, pourPlan, rules, now: null }),
     heatFindings({ sheet: other, pourPlan: otherPlan, rules, now: null }),

@@ -9,17 +9,18 @@ import {
   YAxis,
 } from 'recharts';
 import type { FitMoment, Reading } from '../../core/heat/taught';
-import { type Showing, showNumber } from '../../core/units/showQuantity';
+import { showNumber } from '../../core/units/showQuantity';
 import { minutesAxis, onAxis, temperatureAxis } from './chartAxes';
+import { useShowing } from './showing';
 
 interface Props {
   readings: readonly Reading[];
   curve: readonly FitMoment[];
-  showing: Showing;
 }
 
 /** What was read against what was made of it. */
-export function TaughtCurve({ readings, curve, showing }: Props) {
+export function TaughtCurve({ readings, curve }: Props) {
+  const showing = useShowing();
   const shown = (tempC: number) => onAxis(tempC, showing);
   const line = curve.map(({ timeS, tempC, lowC, highC }) => ({
     min: timeS / 60,

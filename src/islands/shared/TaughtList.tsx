@@ -1,8 +1,9 @@
 import { lazy, Suspense, useState } from 'react';
 import type { Taught } from '../../core/heat/taught';
-import { type Showing, showTemperature } from '../../core/units/showQuantity';
+import { showTemperature } from '../../core/units/showQuantity';
 import { taughtWords } from '../../words/en/heat/teachWords';
 import { showDay, stopwatchWords } from '../../words/en/showTime';
+import { useShowing } from './showing';
 
 const TaughtCurve = lazy(async () => ({ default: (await import('./TaughtCurve')).TaughtCurve }));
 
@@ -10,17 +11,16 @@ const TaughtCurve = lazy(async () => ({ default: (await import('./TaughtCurve'))
 export function TaughtList({
   whose,
   taught,
-  showing,
   onTakeOut,
   onPutBack,
 }: {
   whose: string;
   taught: readonly Taught[];
-  showing: Showing;
   /** False where it could not be. */
   onTakeOut(one: Taught): boolean | Promise<boolean>;
   onPutBack(one: Taught, place: number): boolean | Promise<boolean>;
 }) {
+  const showing = useShowing();
   const [takenOut, setTakenOut] = useState<{ one: Taught; place: number } | null>(null);
   async function takeOut(one: Taught) {
     const place = taught.indexOf(one);
@@ -31,7 +31,7 @@ export function TaughtList({
   }
   return (
     <>
-      <Lessons whose={whose} taught={taught} showing={showing} onTakeOut={takeOut} />
+      <Lessons whose={whose} taught={taught} onTakeOut={takeOut} />
       {takenOut && (
         <p role="status" className="flex items-center gap-2">
           Taken out: {taughtWords(takenOut.one, showing)}.
@@ -47,14 +47,13 @@ export function TaughtList({
 function Lessons({
   whose,
   taught,
-  showing,
   onTakeOut,
 }: {
   whose: string;
   taught: readonly Taught[];
-  showing: Showing;
   onTakeOut(one: Taught): void;
 }) {
+  const showing = useShowing();
   if (taught.length === 0)
     return (
       <p className="quiet">
@@ -77,7 +76,7 @@ function Lessons({
           >
             Take out
           </button>
-          {one.from.is === 'readings' && <Source from={one.from} showing={showing} />}
+          {one.from.is === 'readings' && <Source from={one.from} />}
         </li>
       ))}
     </ul>
@@ -85,7 +84,8 @@ function Lessons({
 }
 
 /** The readings that a figure is from, as they were typed, and the curve that was made of them. */
-function Source({ from, showing }: { from: Extract<Taught['from'], { is: 'readings' }>; showing: Showing }) {
+function Source({ from }: { from: Extract<Taught['from'], { is: 'readings' }> }) {
+  const showing = useShowing();
   const [open, setOpen] = useState(false);
   const { readings, curve } = from;
   return (
@@ -97,7 +97,7 @@ function Source({ from, showing }: { from: Extract<Taught['from'], { is: 'readin
         <>
           {curve.length > 0 && (
             <Suspense fallback={<p className="quiet h-48">Opening …</p>}>
-              <TaughtCurve readings={readings} curve={curve} showing={showing} />
+              <TaughtCurve readings={readings} curve={curve} />
             </Suspense>
           )}
           <ul className="flex flex-wrap gap-x-3 text-xs" aria-label="Readings, minutes and temperature">

@@ -4,22 +4,23 @@ import { isCounted, type Material } from '../../core/materials/material';
 import { type Lot, minorPerOne } from '../../core/stock/lot';
 import type { LotStock, StockEntry } from '../../core/stock/stock';
 import { minorUnitsOf } from '../../core/units/money';
-import { type Showing, showMass, showMoney, showNumber } from '../../core/units/showQuantity';
+import { showMass, showMoney, showNumber } from '../../core/units/showQuantity';
 import { showDay, showMoment } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
+import { useShowing } from '../shared/showing';
 import { LotForm } from './LotForm';
 import type { LotView } from './lotView';
 import { StockForm } from './StockForm';
 
 interface Props {
   material: Material;
-  showing: Showing;
   currency: string;
   onStock(lots: LotStock[]): void;
 }
 
 /** What was bought of a material and where it went. */
-export function Lots({ material, showing, currency, onStock }: Props) {
+export function Lots({ material, currency, onStock }: Props) {
+  const showing = useShowing();
   const [lots, setLots] = useState<LotView[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
@@ -89,14 +90,7 @@ export function Lots({ material, showing, currency, onStock }: Props) {
       <ul>
         {lots?.map((view) => (
           <li key={view.item.id} className="border-base-300 border-t py-1 first:border-0">
-            <LotRow
-              view={view}
-              material={material}
-              showing={showing}
-              currency={currency}
-              amount={amount}
-              onSaved={put}
-            />
+            <LotRow view={view} material={material} currency={currency} amount={amount} onSaved={put} />
           </li>
         ))}
       </ul>
@@ -107,7 +101,6 @@ export function Lots({ material, showing, currency, onStock }: Props) {
 interface RowProps {
   view: LotView;
   material: Material;
-  showing: Showing;
   currency: string;
   amount(value: number): string;
   onSaved(view: LotView): void;
@@ -120,7 +113,8 @@ const ENTRY_NAMES: Record<StockEntry['kind'], string> = {
   count: 'Counted',
 };
 
-function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps) {
+function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
+  const showing = useShowing();
   const [editing, setEditing] = useState<'label' | 'stock' | null>(null);
   const { item, left, entries } = view;
   const { locale } = showing;
@@ -142,7 +136,7 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
         </span>
         <span className="text-base font-semibold">{amount(left)}</span>
       </summary>
-      <LotFacts lot={item} isCounted={isCounted(material.kind)} showing={showing} currency={currency} />
+      <LotFacts lot={item} isCounted={isCounted(material.kind)} currency={currency} />
       <table className="table-sm table">
         <thead className="sr-only">
           <tr>
@@ -186,13 +180,7 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
         />
       )}
       {editing === 'stock' && (
-        <StockForm
-          view={view}
-          material={material}
-          showing={showing}
-          onSaved={save}
-          onClose={() => setEditing(null)}
-        />
+        <StockForm view={view} material={material} onSaved={save} onClose={() => setEditing(null)} />
       )}
       {editing === null && (
         <div className="flex gap-2 py-2">
@@ -215,12 +203,12 @@ function LotRow({ view, material, showing, currency, amount, onSaved }: RowProps
 interface FactsProps {
   lot: Lot;
   isCounted: boolean;
-  showing: Showing;
   currency: string;
 }
 
 /** What stands on a lot's receipt and label, in one line. */
-function LotFacts({ lot, isCounted: counted, showing: { locale }, currency }: FactsProps) {
+function LotFacts({ lot, isCounted: counted, currency }: FactsProps) {
+  const { locale } = useShowing();
   const cost = minorPerOne(lot);
   return (
     <p className="quiet text-sm">

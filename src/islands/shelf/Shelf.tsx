@@ -3,9 +3,9 @@ import { useMemo, useState } from 'react';
 import { MATERIAL_KINDS, type Material, type MaterialKind } from '../../core/materials/material';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
-import type { Showing } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import type { StoredItem } from '../shared/saveQueue';
+import { useShowing, withShowing } from '../shared/showing';
 import { useRecords } from '../shared/useRecords';
 import { ImportCsv } from './ImportCsv';
 import { Lots } from './Lots';
@@ -21,11 +21,11 @@ interface Props {
   /** The material whose form is open from the start. */
   asked: string | null;
   askedSide: 'record' | 'lots';
-  showing: Showing;
 }
 
 /** Materials with their limits and what is left of them; unknown is said as “not known”, never as zero. */
-export default function Shelf({ start, stock: startStock, currency, asked, askedSide, showing }: Props) {
+function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) {
+  const showing = useShowing();
   const { records, save, put, remove } = useRecords<Material>('/api/materials', start);
   const [stock, setStock] = useState(startStock);
   const [open, setOpen] = useState<StoredItem<Material> | 'new' | null>(
@@ -122,7 +122,6 @@ export default function Shelf({ start, stock: startStock, currency, asked, asked
                 <Lots
                   key={opened.item.id}
                   material={opened.item}
-                  showing={showing}
                   currency={currency}
                   onStock={(lots) => setLots(opened.item.id, lots)}
                 />
@@ -155,7 +154,6 @@ export default function Shelf({ start, stock: startStock, currency, asked, asked
           ) : (
             <ShelfTable
               rows={rows}
-              showing={showing}
               currency={currency}
               openId={opened?.item.id ?? null}
               narrow={open !== null}
@@ -168,6 +166,8 @@ export default function Shelf({ start, stock: startStock, currency, asked, asked
     </ShelfMaterials.Provider>
   );
 }
+
+export default withShowing(Shelf);
 
 const EXPORTS = [
   ['materials', '', 'Materials, commas'],

@@ -13,11 +13,11 @@ import { type KeyboardEvent, useMemo } from 'react';
 import { isCounted } from '../../core/materials/material';
 import { type Showing, showMass, showMoney, showNumber, showPercent } from '../../core/units/showQuantity';
 import { showDay } from '../../words/en/showTime';
+import { useShowing } from '../shared/showing';
 import type { ShelfRow } from './shelfRows';
 
 interface Props {
   rows: ShelfRow[];
-  showing: Showing;
   currency: string;
   openId: string | null;
   /** Beside an open form there is room for the first columns only. */
@@ -46,7 +46,8 @@ const NARROW: ReadonlySet<string> = new Set(['name', 'what', 'left']);
 const PAGE = 100;
 
 /** The shelf as one table: sorted by a press on a heading, walked with the arrow keys, opened with Enter. */
-export function ShelfTable({ rows, showing, currency, openId, narrow, onOpen }: Props) {
+export function ShelfTable({ rows, currency, openId, narrow, onOpen }: Props) {
+  const showing = useShowing();
   const data = useMemo(() => rows, [rows]);
   const table = useTable({
     features,
@@ -110,7 +111,7 @@ export function ShelfTable({ rows, showing, currency, openId, narrow, onOpen }: 
               <td>{original.what}</td>
               {isShown('limit') && <td className="whitespace-nowrap">{limitText(original, showing)}</td>}
               <td className="whitespace-nowrap">
-                <Left row={original} showing={showing} />
+                <Left row={original} />
               </td>
               {isShown('bestBefore') && (
                 <td className="whitespace-nowrap">
@@ -179,7 +180,8 @@ function limitText({ stored: { item }, limit }: ShelfRow, { locale }: Showing) {
   return `${showPercent(limit, locale)} of ${item.kind === 'base' ? 'base' : 'product'}`;
 }
 
-function Left({ row, showing }: { row: ShelfRow; showing: Showing }) {
+function Left({ row }: { row: ShelfRow }) {
+  const showing = useShowing();
   const { left, isLow, stored } = row;
   if (left === undefined) return <span className="quiet italic">no lot yet</span>;
   const amount = isCounted(stored.item.kind)

@@ -6,12 +6,12 @@ import { massUnit, type Showing } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { callApi } from '../shared/api';
+import { useShowing } from '../shared/showing';
 import type { LotView } from './lotView';
 
 interface Props {
   view: LotView;
   material: Material;
-  showing: Showing;
   onSaved(view: LotView): void;
   onClose(): void;
 }
@@ -21,7 +21,8 @@ type Way = keyof typeof WAYS;
 const PIECES = { unit: 'pieces', least: 0, most: 1e6, whole: true };
 
 /** A count, or something that went or came beside the runs; each is an entry of its own. */
-export function StockForm({ view, material, showing, onSaved, onClose }: Props) {
+export function StockForm({ view, material, onSaved, onClose }: Props) {
+  const showing = useShowing();
   const id = useId();
   const [way, setWay] = useState<Way>('count');
   const [text, setText] = useState('');

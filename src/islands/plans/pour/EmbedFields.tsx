@@ -4,13 +4,14 @@ import { type PieceSize, parsePieceSize, writePieceSize } from '../../../core/pl
 import type { SheetEmbed } from '../../../core/plan/sheet';
 import { fail, ok, type Result } from '../../../core/result';
 import { parseFigure } from '../../../core/units/parseFigure';
-import { type Showing, showMass, showVolume } from '../../../core/units/showQuantity';
+import { showMass, showVolume } from '../../../core/units/showQuantity';
 import { writeFigure } from '../../../core/units/writeQuantity';
 import { explainPieceSizeFault } from '../../../words/en/plan/sizeFaults';
 import { explainFigureFault } from '../../../words/en/units/figureFault';
 import { inclusionAmount } from '../../../words/en/work/inclusionWords';
 import { FigureField } from '../../shared/FigureField';
 import { ParsedField } from '../../shared/ParsedField';
+import { useShowing } from '../../shared/showing';
 
 interface Source {
   name: string;
@@ -24,7 +25,6 @@ interface Props {
   /** From the sheet; nothing while it has no size. */
   figures: SheetEmbed | undefined;
   fills: number;
-  showing: Showing;
   onChange(embed: Embed, about: string): void;
   onRemove(): void;
 }
@@ -37,7 +37,8 @@ const GROUPS = { plan: 'Made ahead, by its plan', scrap: 'Scrap jar', piece: 'Bo
 const AS_IT_IS = { plan: 'as made', piece: 'as bought', scrap: '8 x 8 x 8 mm' } as const;
 
 /** One thing that is set in: what, how many or how much, how big, and where it sits. */
-export function EmbedFields({ embed, sources, figures, fills, showing, onChange, onRemove }: Props) {
+export function EmbedFields({ embed, sources, figures, fills, onChange, onRemove }: Props) {
+  const showing = useShowing();
   const source = sources.find(({ from }) => keyOf(from) === keyOf(embed.from));
   return (
     <fieldset className="border-base-300 grid grid-cols-2 gap-x-3 gap-y-1 rounded-lg border p-2 text-sm sm:grid-cols-4">

@@ -1,5 +1,6 @@
 import type { Embed } from '../../../core/plan/embed';
 import { freshId } from '../../../core/plan/ids';
+import { usePlanPage } from '../planContext';
 import { withPour } from '../planEdits';
 import { EmbedFields } from './EmbedFields';
 import type { PourPanelProps } from './pourPanel';
@@ -7,14 +8,8 @@ import type { PourPanelProps } from './pourPanel';
 const MOST_EMBEDS = 20;
 
 /** What is set into a pour, and more of it. */
-export function EmbedList({
-  file,
-  pourIndex,
-  sheet,
-  showing,
-  letter,
-  onEdit,
-}: PourPanelProps & { letter: string }) {
+export function EmbedList({ file, pourIndex, sheet, letter }: PourPanelProps & { letter: string }) {
+  const { editShown } = usePlanPage();
   const { plan, materials, made = [] } = file;
   const embeds = plan.pours[pourIndex]?.embeds ?? [];
   const sources = [
@@ -30,7 +25,7 @@ export function EmbedList({
     ),
   ];
   const change = (next: readonly Embed[], about: string) =>
-    onEdit(
+    editShown(
       withPour(plan, pourIndex, ({ embeds: _, ...rest }) =>
         next.length === 0 ? rest : { ...rest, embeds: [...next] },
       ),
@@ -57,7 +52,6 @@ export function EmbedList({
           sources={sources}
           figures={sheet?.pours[pourIndex]?.embeds.find(({ embedIndex }) => embedIndex === index)}
           fills={sheet?.fills ?? 1}
-          showing={showing}
           onChange={(next, about) =>
             change(
               embeds.map((each, place) => (place === index ? next : each)),

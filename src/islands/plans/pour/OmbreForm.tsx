@@ -3,13 +3,17 @@ import { useId, useState } from 'react';
 import { type OmbreFault, type OmbreWish, ombrePlan } from '../../../core/plan/ombrePlan';
 import { pourLetter } from '../../../core/plan/plan';
 import { showNumber } from '../../../core/units/showQuantity';
+import { useShowing } from '../../shared/showing';
+import { usePlanPage } from '../planContext';
 import type { PourPanelProps } from './pourPanel';
 
 /** Fine enough for colour where no scale is entered. Our own assumption. */
 const USUAL_STEP_G = 0.01;
 
 /** Pours from pale to deep in equal visible steps, in what can be counted or weighed. */
-export function OmbreForm({ file, rules, showing, onEdit }: PourPanelProps) {
+export function OmbreForm({ file }: PourPanelProps) {
+  const { rules, editShown } = usePlanPage();
+  const showing = useShowing();
   const id = useId();
   const { plan, materials } = file;
   const colorants = materials.filter(({ kind, archived }) => kind === 'colorant' && !archived);
@@ -133,7 +137,7 @@ export function OmbreForm({ file, rules, showing, onEdit }: PourPanelProps) {
         type="button"
         className="btn btn-sm btn-secondary mt-2 min-h-11"
         disabled={!made.success}
-        onClick={() => made.success && onEdit(made.data.plan, `ombre ${Date.now()}`)}
+        onClick={() => made.success && editShown(made.data.plan, `ombre ${Date.now()}`)}
       >
         Set these doses
       </button>

@@ -7,6 +7,8 @@ import type { PourWay } from '../../../core/plan/pourWay';
 import type { SheetLine, SheetPour } from '../../../core/plan/sheet';
 import { type Showing, showMass, showNumber, showVolume } from '../../../core/units/showQuantity';
 import { FigureField } from '../../shared/FigureField';
+import { useShowing } from '../../shared/showing';
+import { usePlanPage } from '../planContext';
 import { withPour } from '../planEdits';
 import type { PourPanelProps } from './pourPanel';
 
@@ -25,7 +27,8 @@ const FIRST_ANGLE_DEG = 15;
 const HALF = 0.5;
 
 /** The ways of pouring that are not simply level, all at once, from a jug of its own. */
-export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onEdit }: PourPanelProps) {
+export function WayFields({ file: { plan, mold }, pourIndex, sheet }: PourPanelProps) {
+  const { editShown } = usePlanPage();
   const pour = plan.pours[pourIndex];
   const before = plan.pours[pourIndex - 1];
   const sheetPour = sheet?.pours[pourIndex];
@@ -33,7 +36,7 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onE
   const letter = pourLetter(pourIndex);
   const beforeLetter = pourLetter(pourIndex - 1);
   const change = (part: Partial<PourWay>, about: string) =>
-    onEdit(
+    editShown(
       withPour(plan, pourIndex, ({ way: _, ...rest }) => {
         const next = withoutGaps({ ...way, ...part });
         return Object.keys(next).length === 0 ? rest : { ...rest, way: next };
@@ -73,7 +76,7 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onE
           onChange={(deg) => change({ lean: leanFrom(leaningOf(way), deg) }, 'angle')}
         />
       )}
-      {way.lean && sheetPour && <LeanSays mold={mold} pour={sheetPour} showing={showing} />}
+      {way.lean && sheetPour && <LeanSays mold={mold} pour={sheetPour} />}
       {before && (
         <label className="col-span-2 flex flex-col sm:col-span-1">
           <span className="quiet text-xs">It goes</span>
@@ -110,7 +113,7 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onE
           isOff={before.baseId !== pour?.baseId && !way.sameJug}
           onChange={(isOn) =>
             isOn
-              ? onEdit(goOnInJug(plan, pourIndex), `jug ${pourIndex} ${Date.now()}`)
+              ? editShown(goOnInJug(plan, pourIndex), `jug ${pourIndex} ${Date.now()}`)
               : change({ sameJug: undefined }, 'jug')
           }
         />
@@ -127,7 +130,7 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet, showing, onE
         isOn={way.trimmed === true}
         onChange={(isOn) => change({ trimmed: isOn || undefined }, 'trim')}
       />
-      {way.sameJug && sheetPour && <AddBefore pour={sheetPour} letter={letter} showing={showing} />}
+      {way.sameJug && sheetPour && <AddBefore pour={sheetPour} letter={letter} />}
     </fieldset>
   );
 }
@@ -155,11 +158,8 @@ function Tick({ label, isOn, isOff = false, onChange }: TickProps) {
 }
 
 /** What a leaning mold holds, and how large the surface is that must be spritzed. */
-function LeanSays({
-  mold,
-  pour,
-  showing,
-}: Pick<PourPanelProps['file'], 'mold'> & { pour: SheetPour; showing: Showing }) {
+function LeanSays({ mold, pour }: Pick<PourPanelProps['file'], 'mold'> & { pour: SheetPour }) {
+  const showing = useShowing();
   const { lean } = pour.way;
   if (!lean || pour.surfaceMm === null || !isKnown(mold.shape)) return null;
   const surface = surfaceOf(pour.surfaceMm, lean);
@@ -173,7 +173,8 @@ function LeanSays({
 }
 
 /** What is added to the jug before this pour, given what has left it already. */
-function AddBefore({ pour, letter, showing }: { pour: SheetPour; letter: string; showing: Showing }) {
+function AddBefore({ pour, letter }: { pour: SheetPour; letter: string }) {
+  const showing = useShowing();
   const added = pour.lines.filter(({ addG }) => Math.abs(addG) > 1e-6);
   return (
     <p className="col-span-2 text-sm">

@@ -2,10 +2,10 @@ import { memo, useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../../core/plan/sheet';
 import { later } from '../../../core/schedule/clock';
 import type { PourPlan } from '../../../core/schedule/pourPlan';
-import type { Showing } from '../../../core/units/showQuantity';
 import { showClock } from '../../../words/en/showClock';
 import { elapsedWords } from '../../../words/en/showTime';
 import { taskWords } from '../../../words/en/work/taskWords';
+import { useShowing } from '../../shared/showing';
 import { useWidth } from '../../shared/useWidth';
 import { ClockLane } from './ClockLane';
 import { HandsLane } from './HandsLane';
@@ -22,7 +22,6 @@ interface Props {
   pourIndex: number;
   /** Of each pour, min: a wait that was chosen and is not worked out yet. */
   pendingMin: readonly (number | null)[];
-  showing: Showing;
   onWait(pourIndex: number, afterMin: number | null): void;
   onOpen(pourIndex: number): void;
 }
@@ -32,7 +31,8 @@ const LEAST_PX_PER_MIN = 4;
 
 /** The pour plan to scale: what binds hands, what is in each jug, and what the mold does meanwhile. */
 export const TimeStrip = memo(function TimeStrip(props: Props) {
-  const { sheet, pourPlan, begins, pourIndex, pendingMin, showing, onWait, onOpen } = props;
+  const { sheet, pourPlan, begins, pourIndex, pendingMin, onWait, onOpen } = props;
+  const showing = useShowing();
   const lane = useRef<HTMLDivElement>(null);
   const now = useMemo(() => scaleOf(pourPlan), [pourPlan]);
   // While a pour is held, the ground under it keeps still.

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import type { Taught } from '../../../core/heat/taught';
+import { usePlanPage } from '../../plans/planContext';
+import { useShowing } from '../../shared/showing';
 import { TaughtList } from '../../shared/TaughtList';
 import { today } from '../../shared/today';
 import type { DetailsProps } from '../detailsProps';
@@ -8,16 +10,15 @@ import { type Lesson, type LessonTexts, readLesson, WAYS, type Way } from './les
 import { TeachAnswer } from './TeachAnswer';
 import { changeTaught, type Pupil, useTeacher } from './useTeacher';
 
-type Props = Pick<
-  DetailsProps,
-  'file' | 'sheet' | 'pourPlan' | 'pourIndex' | 'rules' | 'showing' | 'onTaught'
->;
+type Props = Pick<DetailsProps, 'file' | 'sheet' | 'pourPlan' | 'pourIndex'>;
 
 const MOST_KEPT = 20;
 
 /** Teaches a jug or a mold how readily it loses heat: one figure, from readings or from a touch. */
 export function Teach(props: Props) {
-  const { file, sheet, pourPlan, pourIndex, rules, showing, onTaught } = props;
+  const { rules, taught } = usePlanPage();
+  const { file, sheet, pourPlan, pourIndex } = props;
+  const showing = useShowing();
   const layerIndex = pourPlan.layers.findIndex(({ pourIndexes }) => pourIndexes.includes(pourIndex));
   const jugOfPour = pourPlan.layers[layerIndex]?.jugs.find((each) => each.pourIndex === pourIndex);
   const [way, setWay] = useState<Way>('jug');
@@ -60,7 +61,7 @@ export function Teach(props: Props) {
     setProblem(null);
     const answer = await changeTaught(pupil, how);
     setSaving(false);
-    if (answer.success) onTaught(answer.data);
+    if (answer.success) taught(answer.data);
     else setProblem(answer.error);
     return answer.success;
   }
@@ -105,7 +106,6 @@ export function Teach(props: Props) {
             key={JSON.stringify(pupil)}
             whose={whose}
             taught={way === 'jug' ? (jug?.taught ?? []) : file.mold.taught}
-            showing={showing}
             onTakeOut={(one) => changeIt((list) => list.filter((each) => !isSame(each, one)))}
             onPutBack={(one, at) => changeIt((list) => list.toSpliced(at, 0, one))}
           />
@@ -144,7 +144,6 @@ export function Teach(props: Props) {
           readings={lesson?.readings ?? []}
           whose={whose}
           saving={saving}
-          showing={showing}
           onKeep={() => void keep()}
         />
       )}

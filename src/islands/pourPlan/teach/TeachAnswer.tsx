@@ -1,7 +1,8 @@
 import type { Reading } from '../../../core/heat/taught';
-import { type Showing, showNumber, showPercent } from '../../../core/units/showQuantity';
+import { showNumber, showPercent } from '../../../core/units/showQuantity';
 import { teachFaultWords } from '../../../words/en/heat/teachWords';
 import type { TeachResult } from '../../../workers/pourPlanProtocol';
+import { useShowing } from '../../shared/showing';
 import { TaughtCurve } from '../../shared/TaughtCurve';
 
 interface Props {
@@ -10,12 +11,12 @@ interface Props {
   /** Whose it would be kept as. */
   whose: string;
   saving: boolean;
-  showing: Showing;
   onKeep(): void;
 }
 
 /** What a lesson says of the model, or why it says nothing. */
-export function TeachAnswer({ result, readings, whose, saving, showing, onKeep }: Props) {
+export function TeachAnswer({ result, readings, whose, saving, onKeep }: Props) {
+  const showing = useShowing();
   if (!result.success)
     return (
       <p role="alert" className="text-error">
@@ -31,7 +32,7 @@ export function TeachAnswer({ result, readings, whose, saving, showing, onKeep }
         {showPercent(spread, locale, 0)}
         {offK !== undefined && `; the readings lie ${showNumber(offK, 1, locale)} K off the curve`}.
       </p>
-      {readings.length > 0 && curve && <TaughtCurve readings={readings} curve={curve} showing={showing} />}
+      {readings.length > 0 && curve && <TaughtCurve readings={readings} curve={curve} />}
       <button
         type="button"
         className="btn btn-primary btn-sm mt-1 pointer-coarse:min-h-11"

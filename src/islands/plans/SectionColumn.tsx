@@ -1,0 +1,35 @@
+import type { CheckContext, Finding } from '../../core/checks/finding';
+import type { PlanFile } from '../../core/plan/plan';
+import type { Sheet } from '../../core/plan/sheet';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
+import { AnotherBase } from './AnotherBase';
+import { SectionPanel } from './SectionPanel';
+import { WorkBackwards } from './WorkBackwards';
+
+interface Props {
+  file: PlanFile;
+  sheet: Sheet | null;
+  pourIndex: number;
+  /** Of the sheet. */
+  findings: Finding[];
+  context: CheckContext;
+  stock: StockByMaterial;
+}
+
+/** One cavity cut through, and what is asked of the plan backwards. */
+export function SectionColumn({ file, sheet, pourIndex, findings, context, stock }: Props) {
+  return (
+    <section
+      aria-labelledby="section-title"
+      className="plate flex flex-col p-3 xl:min-h-0 xl:overflow-y-auto"
+    >
+      <h2 id="section-title" className="font-semibold">
+        Section
+      </h2>
+      <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
+      <SectionPanel file={file} sheet={sheet} />
+      <WorkBackwards file={file} sheet={sheet} stock={stock} />
+      <AnotherBase file={file} sheet={sheet} pourIndex={pourIndex} findings={findings} context={context} />
+    </section>
+  );
+}

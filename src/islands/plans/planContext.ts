@@ -1,0 +1,31 @@
+import { createContext, useContext } from 'react';
+import type { HouseRules } from '../../core/houseRules/houseRules';
+import type { Material } from '../../core/materials/material';
+import type { Plan } from '../../core/plan/plan';
+import type { TaughtAnswer } from '../pourPlan/teach/useTeacher';
+
+/** What everything on a plan's page shares, the same from one key to the next. */
+export interface PlanPage {
+  rules: HouseRules;
+  /** The shelf. */
+  materials: Material[];
+  /**
+   * Changes the plan as it is this moment.
+   *
+   * @param about what it is about: edits about the same soon after one another are one step of undo
+   */
+  edit(plan: Plan, about: string): void;
+  /** Changes the plan as it is shown, which may be a frame behind: what was typed since is kept. */
+  editShown(plan: Plan, about: string): void;
+  /** A jug or a mold was taught here. */
+  taught(answer: TaughtAnswer): void;
+}
+
+export const PlanPageContext = createContext<PlanPage | null>(null);
+
+/** @throws Error outside a plan's page */
+export function usePlanPage(): PlanPage {
+  const page = useContext(PlanPageContext);
+  if (!page) throw new Error('there is no plan here');
+  return page;
+}
