@@ -40,41 +40,49 @@ export type RunEnding = 'finished' | 'abandoned';
 const COLUMNS = 'id, plan_id, plan_version, started_at, plan_name, shape, snapshot';
 const FOUND = `ended = 'finished' AND (? = '' OR instr(words, folded(?)) > 0)`;
 
-/** @param rulesNow what a run from before snapshots is shown by */
-export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
-  const one = db.prepare<[string], RunRow>(`SELECT ${COLUMNS} FROM runs WHERE id = ?`);
-  const open = db.prepare<[], RunRow>(
-    `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
-  );
-  const finished = db.prepare<[string, string, number, number], RunRow>(
-    `WITH found AS (SELECT id FROM runs WHERE ${FOUND} ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
+function statementsOf(db: Database.Database) {
+  return {
+    one: db.prepare<[string], RunRow>(`SELECT ${COLUMNS} FROM runs WHERE id = ?`),
+    open: db.prepare<[], RunRow>(
+      `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
+    ),
+    finished: db.prepare<[string, string, number, number], RunRow>(
+      `WITH found AS (SELECT id FROM runs WHERE ${FOUND} ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
      SELECT ${COLUMNS} FROM runs WHERE id IN (SELECT id FROM found) ORDER BY ended_at DESC, id`,
-  );
-  const countFinished = db.prepare<[string, string], { total: number }>(
-    `SELECT count(*) AS total FROM runs WHERE ${FOUND}`,
-  );
-  const ofMold = db.prepare<[string, number], RunRow>(
-    `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
+    ),
+    countFinished: db.prepare<[string, string], { total: number }>(
+      `SELECT count(*) AS total FROM runs WHERE ${FOUND}`,
+    ),
+    ofMold: db.prepare<[string, number], RunRow>(
+      `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
      ORDER BY ended_at DESC, id LIMIT ?`,
-  );
-  const events = db.prepare<[string], EventRow>(
-    'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
-  );
-  const hasEvent = db.prepare<[string, string], { place: number }>(
-    'SELECT place FROM run_events WHERE run_id = ? AND event_id = ?',
-  );
-  const insert = db.prepare<Record<string, string | number>>(
-    `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, words, shape, snapshot)
+    ),
+    events: db.prepare<[string], EventRow>(
+      'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
+    ),
+    hasEvent: db.prepare<[string, string], { place: number }>(
+      'SELECT place FROM run_events WHERE run_id = ? AND event_id = ?',
+    ),
+    insert: db.prepare<Record<string, string | number>>(
+      `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, words, shape, snapshot)
      VALUES (@id, @planId, @planVersion, @startedAt, @planName, folded(@planName), @shape, @snapshot)`,
-  );
-  const append = db.prepare<[string, string, string, string, string, string, number, string]>(
-    `INSERT INTO run_events (run_id, place, event_id, at, occurred_at, source, shape, event)
+    ),
+    append: db.prepare<[string, string, string, string, string, string, number, string]>(
+      `INSERT INTO run_events (run_id, place, event_id, at, occurred_at, source, shape, event)
      VALUES (?, (SELECT 1 + count(*) FROM run_events WHERE run_id = ?), ?, ?, ?, ?, ?, ?)`,
-  );
-  const end = db.prepare<{ ending: RunEnding; at: string; note: string; id: string }>(
-    "UPDATE runs SET ended = @ending, ended_at = @at, note = @note, words = folded(plan_name || ' ' || @note) WHERE id = @id",
-  );
+    ),
+    end: db.prepare<{ ending: RunEnding; at: string; note: string; id: string }>(
+      "UPDATE runs SET ended = @ending, ended_at = @at, note = @note, words = folded(plan_name || ' ' || @note) WHERE id = @id",
+    ),
+  };
+}
 
+/**
+ * Reads runs, brought up from whatever shape they were kept in.
+ *
+ * @param rulesNow what a run from before snapshots is shown by
+ */
+function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseRules) {
   let snapshots: { by: HouseRules; reader: RecordReader<Run['snapshot']> } | null = null;
   const snapshotReader = () => {
     const by = rulesNow();
@@ -94,7 +102,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     if (!snapshot.success) return snapshot;
     const older = eventReader(snapshot.data.sheet);
     const recorded: RecordedEvent[] = [];
-    for (const each of events.all(row.id)) {
+    for (const each of events(row.id)) {
       const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(row.id, each.event, each.shape);
       if (!event.success) return event;
       const source = eventSourceSchema.catch({}).parse(JSON.parse(each.source));
@@ -114,43 +122,50 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       events: recorded,
     });
   };
+  return { shape: () => snapshotReader().shape, read: runOf };
+}
+
+/** @param rulesNow what a run from before snapshots is shown by */
+export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
+  const sql = statementsOf(db);
+  const runs = runReader((runId) => sql.events.all(runId), rulesNow);
   const page = (rows: RunRow[], total: number): Page<Run> => {
-    const reads = rows.map(runOf);
+    const reads = rows.map(runs.read);
     return { items: readable(reads), broken: broken(reads), total };
   };
 
   return {
     /** @throws BrokenRecordError */
     find(id: string): Run | undefined {
-      const row = one.get(id);
-      return row && itemOf(runOf(row));
+      const row = sql.one.get(id);
+      return row && itemOf(runs.read(row));
     },
     /** Runs on the bench, the last started first. */
     open(): Page<Run> {
-      const rows = open.all();
+      const rows = sql.open.all();
       return page(rows, rows.length);
     },
     /** Finished runs whose plan or note has these words, the last finished first. */
     finished({ search = '', offset = 0, limit = 50 } = {}): Page<Run> {
-      const total = countFinished.get(search, search)?.total ?? 0;
-      return page(finished.all(search, search, limit, offset), total);
+      const total = sql.countFinished.get(search, search)?.total ?? 0;
+      return page(sql.finished.all(search, search, limit, offset), total);
     },
     /** The last finished runs in a mold. */
-    ofMold: (moldId: string, limit: number): Run[] => readable(ofMold.all(moldId, limit).map(runOf)),
+    ofMold: (moldId: string, limit: number): Run[] => readable(sql.ofMold.all(moldId, limit).map(runs.read)),
     insert({ id, planId, planVersion, startedAt, snapshot }: Run): void {
-      insert.run({
+      sql.insert.run({
         id,
         planId,
         planVersion,
         startedAt,
         planName: snapshot.sheet.planName,
-        shape: snapshotReader().shape,
+        shape: runs.shape(),
         snapshot: JSON.stringify(snapshot),
       });
     },
-    hasEvent: (runId: string, eventId: string): boolean => hasEvent.get(runId, eventId) !== undefined,
+    hasEvent: (runId: string, eventId: string): boolean => sql.hasEvent.get(runId, eventId) !== undefined,
     append(runId: string, eventId: string, { recordedAt, occurredAt, source, event }: RecordedEvent): void {
-      append.run(
+      sql.append.run(
         runId,
         runId,
         eventId,
@@ -162,7 +177,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       );
     },
     end(runId: string, ending: RunEnding, at: string, note: string): void {
-      end.run({ ending, at, note, id: runId });
+      sql.end.run({ ending, at, note, id: runId });
     },
   };
 }

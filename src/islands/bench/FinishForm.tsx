@@ -40,17 +40,7 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
   const [fill, setFill] = useState<Fill | null>(null);
   const [note, setNote] = useState('');
   const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
-  const scrap = useMemo(() => scrapOf(run), [run]);
-  const scrapG = scrap.trimmedG + scrap.endsG + scrap.leftOverG;
-  const [scrapText, setScrapText] = useState(() =>
-    scrapG > LEAST_SCRAP_G ? writeMass(scrapG, showing.system) : '',
-  );
-  const parsedScrap = scrapText.trim() === '' ? ok(0) : parseMass(scrapText, showing.system);
-  const scrapFault = !parsedScrap.success
-    ? explainQuantityFault(parsedScrap.error, ['mass'])
-    : parsedScrap.data > MOST_SCRAP_G
-      ? `At the most ${showMass(MOST_SCRAP_G, showing)}.`
-      : null;
+  const scrap = useScrapText(run);
   const parsed = parseFigure(pieces, PIECES);
 
   return (
@@ -58,14 +48,14 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
       className="plate flex flex-1 flex-col gap-4 overflow-y-auto px-6 pt-6"
       onSubmit={(event) => {
         event.preventDefault();
-        if (parsed.success && parsedScrap.success && scrapFault === null)
+        if (parsed.success && scrap.massG !== null)
           onFinish({
             kind: 'finished',
             verdict,
             goodPieces: parsed.data,
             note: note.trim(),
             ...(fill ? { fill } : {}),
-            ...(parsedScrap.data > 0 ? { toScrapG: parsedScrap.data } : {}),
+            ...(scrap.massG > 0 ? { toScrapG: scrap.massG } : {}),
             lots: [...chosen].map(([materialId, lotId]) => ({ materialId, lotId })),
           });
       }}
@@ -116,10 +106,10 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
         label="Into the scrap jar"
         unit={massUnit(showing.system)}
         inputMode="decimal"
-        value={scrapText}
-        fault={scrapFault}
-        says={scrapWords(scrap, showing)}
-        onChange={setScrapText}
+        value={scrap.text}
+        fault={scrap.fault}
+        says={scrapWords(scrap.planned, showing)}
+        onChange={scrap.setText}
       />
       <OffTheShelf
         run={run}
@@ -131,13 +121,30 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
         <button
           type="submit"
           className="btn btn-primary h-20 text-3xl"
-          disabled={sending || !parsed.success || scrapFault !== null}
+          disabled={sending || !parsed.success || scrap.massG === null}
         >
           {sending ? 'Recording …' : 'Into the Logbook'}
         </button>
       </div>
     </form>
   );
+}
+
+/** What goes into the scrap jar as it is typed, at first what is over by the sheet; null where it can't be read. */
+function useScrapText(run: Run) {
+  const showing = useShowing();
+  const planned = useMemo(() => scrapOf(run), [run]);
+  const plannedG = planned.trimmedG + planned.endsG + planned.leftOverG;
+  const [text, setText] = useState(() =>
+    plannedG > LEAST_SCRAP_G ? writeMass(plannedG, showing.system) : '',
+  );
+  const parsed = text.trim() === '' ? ok(0) : parseMass(text, showing.system);
+  const fault = !parsed.success
+    ? explainQuantityFault(parsed.error, ['mass'])
+    : parsed.data > MOST_SCRAP_G
+      ? `At the most ${showMass(MOST_SCRAP_G, showing)}.`
+      : null;
+  return { planned, text, setText, fault, massG: parsed.success && fault === null ? parsed.data : null };
 }
 
 /** Where it would come from, by the sheet and the weighings. */

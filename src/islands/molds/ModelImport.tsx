@@ -81,34 +81,18 @@ export default function ModelImport({ onMeasured }: Props) {
             ))}
           </ul>
           <div className="grid grid-cols-2 gap-2">
-            <label className="text-xs">
-              One unit of the file is
-              <select
-                className="select min-h-11 w-full"
-                value={unit}
-                onChange={({ target }) => setUnit(target.value as Unit)}
-              >
-                {(Object.keys(UNITS) as Unit[]).map((each) => (
-                  <option key={each} value={each}>
-                    1 {each}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label className="text-xs">
-              It is poured in from the
-              <select
-                className="select min-h-11 w-full"
-                value={brim}
-                onChange={({ target }) => setBrim(target.value as BrimSide)}
-              >
-                {BRIM_SIDES.map((side) => (
-                  <option key={side} value={side}>
-                    {SIDES[side]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice<Unit>
+              label="One unit of the file is"
+              value={unit}
+              options={(Object.keys(UNITS) as Unit[]).map((each) => [each, `1 ${each}`])}
+              onChange={setUnit}
+            />
+            <Choice<BrimSide>
+              label="It is poured in from the"
+              value={brim}
+              options={BRIM_SIDES.map((side) => [side, SIDES[side]])}
+              onChange={setBrim}
+            />
           </div>
           <p className="text-sm" aria-live="polite">
             Then it is{' '}
@@ -133,6 +117,32 @@ export default function ModelImport({ onMeasured }: Props) {
         </>
       )}
     </section>
+  );
+}
+
+interface ChoiceProps<Value extends string> {
+  label: string;
+  value: Value;
+  options: readonly (readonly [Value, string])[];
+  onChange(value: Value): void;
+}
+
+function Choice<Value extends string>({ label, value, options, onChange }: ChoiceProps<Value>) {
+  return (
+    <label className="text-xs">
+      {label}
+      <select
+        className="select min-h-11 w-full"
+        value={value}
+        onChange={({ target }) => onChange(target.value as Value)}
+      >
+        {options.map(([each, words]) => (
+          <option key={each} value={each}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

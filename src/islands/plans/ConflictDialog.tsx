@@ -1,16 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import type { Difference } from '../../core/plan/differences';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import { planSchema } from '../../core/plan/planSchema';
 import type { ApiProblem } from '../shared/api';
+import { usePlanPage } from './planContext';
 
 interface Props {
   problem: ApiProblem;
   mine: Plan;
   molds: Mold[];
-  materials: Material[];
   onKeepMine(theirRevision: number): void;
   onTakeTheirs(theirs: Plan, theirRevision: number): void;
   onSaveCopy(mine: Plan): void;
@@ -21,11 +20,11 @@ export default function ConflictDialog({
   problem,
   mine,
   molds,
-  materials,
   onKeepMine,
   onTakeTheirs,
   onSaveCopy,
 }: Props) {
+  const { materials } = usePlanPage();
   const dialog = useRef<HTMLDialogElement>(null);
   const [busy, setBusy] = useState(false);
   useEffect(() => dialog.current?.showModal(), []);

@@ -68,56 +68,18 @@ export const DoseRow = memo(function DoseRow(props: Props) {
           <span className="quiet text-xs">{kind}</span>
         </th>
         <td>
-          <input
-            data-dose
-            className={`input input-sm w-full pointer-coarse:min-h-11 ${severity ? BORDER[severity] : ''}`}
-            aria-label={`Dose of ${name}`}
-            aria-invalid={!parsed.success}
-            aria-describedby={parsed.success ? undefined : id}
-            autoComplete="off"
-            spellCheck={false}
-            maxLength={200}
-            value={text}
-            onChange={({ target }) => actions.onText(index, target.value)}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter') actions.onEnter(index);
-            }}
-            onPaste={(event) => {
-              const lines = event.clipboardData
-                .getData('text')
-                .replace(/\r?\n$/, '')
-                .split(/\r?\n/);
-              if (lines.length < 2) return;
-              event.preventDefault();
-              actions.onColumn(
-                index,
-                lines.map((line) => line.trim()),
-              );
-            }}
+          <DoseField
+            name={name}
+            index={index}
+            text={text}
+            border={severity ? BORDER[severity] : ''}
+            faultId={parsed.success ? undefined : id}
+            actions={actions}
           />
         </td>
         <td className="px-1 text-right text-lg">
           {figures ? (
-            <button
-              type="button"
-              className="hover:bg-base-200 inline-flex min-h-11 cursor-pointer items-center rounded-lg px-1"
-              aria-expanded={open}
-              title="Other ways to say it"
-              onClick={() => setOpen(!open)}
-            >
-              <ChevronRight
-                size={14}
-                className={`quiet mr-0.5 ${open ? 'rotate-90' : ''}`}
-                aria-hidden="true"
-              />
-              {!figures.exact && (
-                <span className="quiet">
-                  ≈<span className="sr-only">approximately </span>
-                </span>
-              )}
-              {figures.mass}
-              <span className="sr-only"> {name}, other ways to say it</span>
-            </button>
+            <MassButton name={name} figures={figures} open={open} onToggle={() => setOpen(!open)} />
           ) : (
             '–'
           )}
@@ -160,27 +122,14 @@ export const DoseRow = memo(function DoseRow(props: Props) {
       {open && figures && (
         <tr>
           <td colSpan={6} className="pt-0">
-            <ul className="flex flex-wrap gap-1" aria-label={`Other ways to say ${name}`}>
-              {ways().map((way) => (
-                <li key={way.text}>
-                  <button
-                    type="button"
-                    className="btn btn-sm btn-secondary font-normal pointer-coarse:min-h-11"
-                    onClick={() => {
-                      actions.onSayAs(index, way.text);
-                      setOpen(false);
-                    }}
-                  >
-                    {!way.exact && (
-                      <>
-                        ≈<span className="sr-only">approximately</span>
-                      </>
-                    )}
-                    {way.text}
-                  </button>
-                </li>
-              ))}
-            </ul>
+            <OtherWays
+              name={name}
+              ways={ways()}
+              onSayAs={(words) => {
+                actions.onSayAs(index, words);
+                setOpen(false);
+              }}
+            />
             <Suspense>
               {dispersants && (dispersants.length > 0 || wetIn) && (
                 <WettingField
@@ -197,3 +146,99 @@ export const DoseRow = memo(function DoseRow(props: Props) {
     </>
   );
 }, showsTheSame);
+
+interface FieldProps extends Pick<Props, 'name' | 'index' | 'text' | 'actions'> {
+  border: string;
+  /** Where it is said why the text can't be read; undefined while it can. */
+  faultId: string | undefined;
+}
+
+/** A dose as it is typed; several lines that are pasted go into the rows below too. */
+function DoseField({ name, index, text, border, faultId, actions }: FieldProps) {
+  return (
+    <input
+      data-dose
+      className={`input input-sm w-full pointer-coarse:min-h-11 ${border}`}
+      aria-label={`Dose of ${name}`}
+      aria-invalid={faultId !== undefined}
+      aria-describedby={faultId}
+      autoComplete="off"
+      spellCheck={false}
+      maxLength={200}
+      value={text}
+      onChange={({ target }) => actions.onText(index, target.value)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') actions.onEnter(index);
+      }}
+      onPaste={(event) => {
+        const lines = event.clipboardData
+          .getData('text')
+          .replace(/\r?\n$/, '')
+          .split(/\r?\n/);
+        if (lines.length < 2) return;
+        event.preventDefault();
+        actions.onColumn(
+          index,
+          lines.map((line) => line.trim()),
+        );
+      }}
+    />
+  );
+}
+
+interface MassProps extends Pick<Props, 'name'> {
+  figures: NonNullable<Props['figures']>;
+  open: boolean;
+  onToggle(): void;
+}
+
+/** What a dose comes to; opens every other way to say it. */
+function MassButton({ name, figures, open, onToggle }: MassProps) {
+  return (
+    <button
+      type="button"
+      className="hover:bg-base-200 inline-flex min-h-11 cursor-pointer items-center rounded-lg px-1"
+      aria-expanded={open}
+      title="Other ways to say it"
+      onClick={onToggle}
+    >
+      <ChevronRight size={14} className={`quiet mr-0.5 ${open ? 'rotate-90' : ''}`} aria-hidden="true" />
+      {!figures.exact && (
+        <span className="quiet">
+          ≈<span className="sr-only">approximately </span>
+        </span>
+      )}
+      {figures.mass}
+      <span className="sr-only"> {name}, other ways to say it</span>
+    </button>
+  );
+}
+
+interface WaysProps {
+  name: string;
+  ways: readonly Way[];
+  onSayAs(text: string): void;
+}
+
+function OtherWays({ name, ways, onSayAs }: WaysProps) {
+  return (
+    <ul className="flex flex-wrap gap-1" aria-label={`Other ways to say ${name}`}>
+      {ways.map((way) => (
+        <li key={way.text}>
+          <button
+            type="button"
+            className="btn btn-sm btn-secondary font-normal pointer-coarse:min-h-11"
+            onClick={() => onSayAs(way.text)}
+          >
+            {!way.exact && (
+              <>
+                ≈<span className="sr-only">approximately</span>
+              </>
+            )}
+            {way.text}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -7,6 +7,7 @@ import { FigureField } from '../shared/FigureField';
 import { USE_NAMES } from '../shared/names';
 import type { SaveState } from '../shared/saveQueue';
 import { usePlanPage } from './planContext';
+import type { usePlanActions } from './usePlanActions';
 
 interface Props {
   plan: Plan;
@@ -16,12 +17,9 @@ interface Props {
   stopped: boolean;
   canUndo: boolean;
   canRedo: boolean;
-  onUndo(): void;
-  onRedo(): void;
-  onDuplicate(): void;
-  onPrint(): void;
-  onExport(): void;
-  onBench(): Promise<void>;
+  undo(): void;
+  redo(): void;
+  actions: ReturnType<typeof usePlanActions>;
 }
 
 const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
@@ -84,26 +82,26 @@ export function PlanBar(props: Props) {
   );
 }
 
-function Actions({ saved, saveState, stopped, canUndo, canRedo, ...on }: Props) {
+function Actions({ saved, saveState, stopped, canUndo, canRedo, undo, redo, actions }: Props) {
   return (
     <div className="ml-auto flex flex-wrap items-center self-center">
       <SavedLine state={saveState} saved={saved} />
-      <IconButton label="Undo" disabled={!canUndo} onClick={on.onUndo}>
+      <IconButton label="Undo" disabled={!canUndo} onClick={undo}>
         <Undo2 size={20} />
       </IconButton>
-      <IconButton label="Redo" disabled={!canRedo} onClick={on.onRedo}>
+      <IconButton label="Redo" disabled={!canRedo} onClick={redo}>
         <Redo2 size={20} />
       </IconButton>
-      <IconButton label="Duplicate" onClick={on.onDuplicate}>
+      <IconButton label="Duplicate" onClick={actions.duplicate}>
         <Copy size={20} />
       </IconButton>
-      <IconButton label="Save as a file" onClick={on.onExport}>
+      <IconButton label="Save as a file" onClick={actions.exportFile}>
         <Download size={20} />
       </IconButton>
-      <IconButton label="Bench sheet, to print" onClick={on.onPrint}>
+      <IconButton label="Bench sheet, to print" onClick={actions.print}>
         <Printer size={20} />
       </IconButton>
-      <BenchButton stopped={stopped} onBench={on.onBench} />
+      <BenchButton stopped={stopped} onBench={actions.toTheBench} />
     </div>
   );
 }

@@ -100,18 +100,9 @@ function Workspace(props: Props & { draft: Draft | null }) {
           molds={molds}
           saveState={save.state}
           stopped={sheet === null || hasStop(findings)}
-          onUndo={edited.undo}
-          onRedo={edited.redo}
-          onDuplicate={actions.duplicate}
-          onPrint={() => actions.follow(`/plans/${stored.id}/sheet`)}
-          onExport={() => actions.follow(`/api/plans/${stored.id}/export`)}
-          onBench={actions.toTheBench}
+          actions={actions}
         />
-        {actions.problem && (
-          <p role="alert" className="text-error plate px-3 py-1">
-            {actions.problem}
-          </p>
-        )}
+        <Problem says={actions.problem} />
         <div className="grid min-h-0 flex-1 gap-2 md:grid-cols-[270px_1fr] md:grid-rows-[auto_1fr] md:overflow-y-auto xl:grid-cols-[310px_1fr_290px] xl:grid-rows-[minmax(0,1fr)] xl:overflow-visible">
           <SectionColumn
             file={file}
@@ -155,7 +146,6 @@ function Workspace(props: Props & { draft: Draft | null }) {
               problem={save.state.problem}
               mine={plan}
               molds={molds}
-              materials={materials}
               onKeepMine={save.keepMine}
               onTakeTheirs={edited.takeTheirs}
               onSaveCopy={actions.saveCopy}
@@ -164,5 +154,14 @@ function Workspace(props: Props & { draft: Draft | null }) {
         )}
       </div>
     </PlanPageContext>
+  );
+}
+
+function Problem({ says }: { says: string | null }) {
+  if (says === null) return null;
+  return (
+    <p role="alert" className="text-error plate px-3 py-1">
+      {says}
+    </p>
   );
 }

@@ -82,42 +82,61 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, onPour }: Prop
             </>
           )}
         </p>
-        <button
-          type="button"
-          className="btn btn-ghost btn-square min-h-11 min-w-11"
-          aria-label={`Pour ${letter} earlier`}
-          disabled={pourIndex === 0}
-          onClick={() => move(-1)}
-        >
-          <ArrowUp size={18} />
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost btn-square min-h-11 min-w-11"
-          aria-label={`Pour ${letter} later`}
-          disabled={pourIndex === plan.pours.length - 1}
-          onClick={() => move(1)}
-        >
-          <ArrowDown size={18} />
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost btn-square min-h-11 min-w-11"
-          aria-label={`Take out pour ${letter}`}
-          onClick={() => {
+        <PlaceButtons
+          letter={letter}
+          isFirst={pourIndex === 0}
+          isLast={pourIndex === plan.pours.length - 1}
+          onMove={move}
+          onRemove={() => {
             withPours(
               plan.pours.filter((_, index) => index !== pourIndex),
               `remove pour ${Date.now()}`,
             );
             onPour(Math.max(0, pourIndex - 1));
           }}
-        >
-          <X size={18} />
-        </button>
+        />
       </div>
       <p id="pour-size-says" className="text-error text-xs" role={read.success ? undefined : 'alert'}>
         {!read.success && explainPourSizeFault(read.error)}
       </p>
     </div>
+  );
+}
+
+interface PlaceProps {
+  letter: string;
+  isFirst: boolean;
+  isLast: boolean;
+  onMove(step: number): void;
+  onRemove(): void;
+}
+
+/** Earlier, later, and out. */
+function PlaceButtons({ letter, isFirst, isLast, onMove, onRemove }: PlaceProps) {
+  const look = 'btn btn-ghost btn-square min-h-11 min-w-11';
+  return (
+    <>
+      <button
+        type="button"
+        className={look}
+        aria-label={`Pour ${letter} earlier`}
+        disabled={isFirst}
+        onClick={() => onMove(-1)}
+      >
+        <ArrowUp size={18} />
+      </button>
+      <button
+        type="button"
+        className={look}
+        aria-label={`Pour ${letter} later`}
+        disabled={isLast}
+        onClick={() => onMove(1)}
+      >
+        <ArrowDown size={18} />
+      </button>
+      <button type="button" className={look} aria-label={`Take out pour ${letter}`} onClick={onRemove}>
+        <X size={18} />
+      </button>
+    </>
   );
 }

@@ -90,64 +90,106 @@ export const SectionPanel = memo(function SectionPanel({ file: { plan, mold }, s
         </Suspense>
       </div>
       {hasPours && (
-        <div className="mt-1 flex flex-wrap items-center">
-          <fieldset className="mr-auto flex">
-            <legend className="sr-only">How it is looked at</legend>
-            {(Object.keys(VIEWS) as View[]).map((each) => (
-              <button
-                key={each}
-                type="button"
-                className={`btn btn-sm min-h-11 px-2 text-xs ${shown === each ? 'btn-primary' : 'btn-ghost'}`}
-                aria-pressed={shown === each}
-                onClick={() => startTransition(() => setView(each))}
-              >
-                {VIEWS[each]}
-              </button>
-            ))}
-          </fieldset>
-          {(['SVG', 'PNG'] as const).map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              className="btn btn-sm btn-ghost min-h-11 min-w-11 px-1 text-xs font-normal underline"
-              aria-label={`Keep the drawing as ${kind}`}
-              onClick={() => void keep(kind)}
-            >
-              {kind}
-            </button>
-          ))}
-        </div>
+        <ViewBar
+          shown={shown}
+          onView={(next) => startTransition(() => setView(next))}
+          onKeep={(kind) => void keep(kind)}
+        />
       )}
-      {hasPours && shown !== 'face' && (!isRound || (plan.pours.length > 1 && shown === 'poured')) && (
-        <div className="flex flex-wrap items-center gap-x-3 text-xs">
-          {!isRound && (
-            <button
-              type="button"
-              className="btn btn-sm btn-ghost min-h-11 px-2 text-xs font-normal"
-              aria-pressed={turned}
-              onClick={() => setTurned(!turned)}
-            >
-              <RotateCw size={16} aria-hidden="true" />
-              Cut {axis === 'length' ? 'along' : 'across'} · turn it
-            </button>
-          )}
-          {plan.pours.length > 1 && shown === 'poured' && (
-            <label className="flex min-h-11 cursor-pointer items-center gap-2">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-xs"
-                checked={byGrams}
-                onChange={({ target }) => setByGrams(target.checked)}
-              />
-              Drag to whole grams
-            </label>
-          )}
-        </div>
+      {hasPours && shown !== 'face' && (
+        <CutBar
+          axis={axis}
+          turned={turned}
+          byGrams={byGrams}
+          canTurn={!isRound}
+          canDrag={plan.pours.length > 1 && shown === 'poured'}
+          onTurn={() => setTurned(!turned)}
+          onByGrams={setByGrams}
+        />
       )}
       {sheet && <TintNote sheet={sheet} />}
     </>
   );
 });
+
+interface ViewProps {
+  shown: View;
+  onView(view: View): void;
+  onKeep(kind: 'SVG' | 'PNG'): void;
+}
+
+/** How the drawing is looked at, and a picture of it to keep. */
+function ViewBar({ shown, onView, onKeep }: ViewProps) {
+  return (
+    <div className="mt-1 flex flex-wrap items-center">
+      <fieldset className="mr-auto flex">
+        <legend className="sr-only">How it is looked at</legend>
+        {(Object.keys(VIEWS) as View[]).map((each) => (
+          <button
+            key={each}
+            type="button"
+            className={`btn btn-sm min-h-11 px-2 text-xs ${shown === each ? 'btn-primary' : 'btn-ghost'}`}
+            aria-pressed={shown === each}
+            onClick={() => onView(each)}
+          >
+            {VIEWS[each]}
+          </button>
+        ))}
+      </fieldset>
+      {(['SVG', 'PNG'] as const).map((kind) => (
+        <button
+          key={kind}
+          type="button"
+          className="btn btn-sm btn-ghost min-h-11 min-w-11 px-1 text-xs font-normal underline"
+          aria-label={`Keep the drawing as ${kind}`}
+          onClick={() => onKeep(kind)}
+        >
+          {kind}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+interface CutProps {
+  axis: 'length' | 'width';
+  turned: boolean;
+  byGrams: boolean;
+  canTurn: boolean;
+  canDrag: boolean;
+  onTurn(): void;
+  onByGrams(byGrams: boolean): void;
+}
+
+/** Which way it is cut, and how boundaries are dragged. */
+function CutBar({ axis, turned, byGrams, canTurn, canDrag, onTurn, onByGrams }: CutProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 text-xs">
+      {canTurn && (
+        <button
+          type="button"
+          className="btn btn-sm btn-ghost min-h-11 px-2 text-xs font-normal"
+          aria-pressed={turned}
+          onClick={onTurn}
+        >
+          <RotateCw size={16} aria-hidden="true" />
+          Cut {axis === 'length' ? 'along' : 'across'} · turn it
+        </button>
+      )}
+      {canDrag && (
+        <label className="flex min-h-11 cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={byGrams}
+            onChange={({ target }) => onByGrams(target.checked)}
+          />
+          Drag to whole grams
+        </label>
+      )}
+    </div>
+  );
+}
 
 /** Cut the same whichever way. */
 const ROUND: ReadonlySet<string> = new Set([

@@ -35,5 +35,12 @@ export function usePlanActions(id: string, flush: () => Promise<boolean>) {
   const saveCopy = (mine: Plan) =>
     openNew('/api/plans', { ...mine, name: `${mine.name.slice(0, LONGEST_NAME)} (mine)` });
 
-  return { problem, follow, toTheBench, duplicate, saveCopy };
+  return {
+    problem,
+    print: () => follow(`/plans/${id}/sheet`),
+    exportFile: () => follow(`/api/plans/${id}/export`),
+    toTheBench,
+    duplicate,
+    saveCopy,
+  };
 }

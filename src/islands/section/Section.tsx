@@ -35,23 +35,7 @@ export function Section({ section, locale, thumbnail = false, onMove, onType }: 
     );
   }
   const { fromXMm, toXMm, depthMm, pours } = section;
-  const width = toXMm - fromXMm;
-  const fillMm = pours.reduce((most, { toMm }) => Math.max(most, toMm), 0);
-  // Figures keep their size on the screen: they are a share of the width that is drawn.
-  const text = thumbnail ? 0 : (width + 2 * WALL_MM) / 16;
-  const edges = spaced(edgesOf(section), text * 0.95);
-  const highestLabel = thumbnail ? 0 : (edges.at(-1)?.labelMm ?? 0) + text * 0.5;
-  const highest = Math.max(depthMm, highestLabel, ...pours.flatMap(({ embeds }) => embeds.map(topOf)));
-  const cap = isBall(section.shape) ? WALL_MM : 0;
-  const room = thumbnail
-    ? { left: 0, right: 0, bottom: 0, top: 0.5 + cap }
-    : { left: text * 2.8, right: text * 4.8, bottom: text * 2.5, top: text * 0.6 + cap };
-  const view = [
-    fromXMm - WALL_MM - room.left,
-    -highest - room.top,
-    width + 2 * WALL_MM + room.left + room.right,
-    highest + WALL_MM + room.bottom + room.top,
-  ];
+  const { width, fillMm, text, edges, view } = frameOf(section, thumbnail);
   const title = `Section of one cavity, ${showNumber(width, 0, locale)} by ${showNumber(depthMm, 0, locale)} mm${pours.length > 0 ? `, filled to ${showNumber(fillMm, 1, locale)} mm` : ''}`;
   const edge = toXMm + WALL_MM;
 
@@ -85,22 +69,15 @@ export function Section({ section, locale, thumbnail = false, onMove, onType }: 
         <g fontSize={text * 0.9} fill="currentColor" stroke="none">
           <HeightRuler depth={depthMm} x={fromXMm - WALL_MM - text * 0.4} text={text} />
           <WidthRuler fromMm={fromXMm} toMm={toXMm} y={WALL_MM + text * 0.5} text={text} locale={locale} />
-          {pours.map(({ letter, leanDeg, top }) =>
-            leanDeg === null ? null : (
-              <text
-                key={letter}
-                x={(fromXMm + toXMm) / 2}
-                y={-heightOn(top, (fromXMm + toXMm) / 2) - text * 0.4}
-                textAnchor="middle"
-                stroke="#ffffff"
-                strokeWidth={text * 0.25}
-                paintOrder="stroke"
-                fill={INK}
-              >
-                {showNumber(Math.abs(leanDeg), 1, locale, 0)}°
-              </text>
-            ),
-          )}
+          {pours.map((pour) => (
+            <LeanAngle
+              key={pour.letter}
+              pour={pour}
+              xMm={(fromXMm + toXMm) / 2}
+              text={text}
+              locale={locale}
+            />
+          ))}
         </g>
       )}
       {!thumbnail &&
@@ -123,23 +100,103 @@ export function Section({ section, locale, thumbnail = false, onMove, onType }: 
               onType={(at) => onType?.(below, at)}
             />
           ) : (
-            <g key={`${kind} ${names}`} fill="currentColor" fontSize={text * 0.9}>
-              <polyline
-                points={`${kind === 'fill' ? fromXMm : edge},${-atMm} ${edge},${-atMm} ${edge + text * 0.8},${-labelMm}`}
-                fill="none"
-                stroke="currentColor"
-                strokeWidth={text / 11}
-                strokeDasharray={kind === 'fill' ? `${text * 0.4} ${text * 0.3}` : undefined}
-              />
-              <text x={edge + text} y={-labelMm + text * 0.3}>
-                {kind === 'headspace'
+            <EdgeFigure
+              key={`${kind} ${names}`}
+              fromX={kind === 'fill' ? fromXMm : edge}
+              toX={edge}
+              atMm={atMm}
+              labelMm={labelMm}
+              text={text}
+              isDashed={kind === 'fill'}
+              says={
+                kind === 'headspace'
                   ? `${showNumber(depthMm - fillMm, 1, locale)} free`
-                  : showNumber(atMm, 1, locale)}
-              </text>
-            </g>
+                  : showNumber(atMm, 1, locale)
+              }
+            />
           ),
         )}
     </svg>
+  );
+}
+
+/** How much of the drawing there is: its box, the height of its figures and what they stand for. */
+function frameOf(section: Cut, thumbnail: boolean) {
+  const { fromXMm, toXMm, depthMm, pours } = section;
+  const width = toXMm - fromXMm;
+  const fillMm = pours.reduce((most, { toMm }) => Math.max(most, toMm), 0);
+  // Figures keep their size on the screen: they are a share of the width that is drawn.
+  const text = thumbnail ? 0 : (width + 2 * WALL_MM) / 16;
+  const edges = spaced(edgesOf(section), text * 0.95);
+  const highestLabel = thumbnail ? 0 : (edges.at(-1)?.labelMm ?? 0) + text * 0.5;
+  const highest = Math.max(depthMm, highestLabel, ...pours.flatMap(({ embeds }) => embeds.map(topOf)));
+  const cap = isBall(section.shape) ? WALL_MM : 0;
+  const room = thumbnail
+    ? { left: 0, right: 0, bottom: 0, top: 0.5 + cap }
+    : { left: text * 2.8, right: text * 4.8, bottom: text * 2.5, top: text * 0.6 + cap };
+  const view = [
+    fromXMm - WALL_MM - room.left,
+    -highest - room.top,
+    width + 2 * WALL_MM + room.left + room.right,
+    highest + WALL_MM + room.bottom + room.top,
+  ];
+  return { width, fillMm, text, edges, view };
+}
+
+/** How far a pour leans, on its slope. */
+function LeanAngle({
+  pour: { leanDeg, top },
+  xMm,
+  text,
+  locale,
+}: {
+  pour: Cut['pours'][number];
+  xMm: number;
+  text: number;
+  locale: string;
+}) {
+  if (leanDeg === null) return null;
+  return (
+    <text
+      x={xMm}
+      y={-heightOn(top, xMm) - text * 0.4}
+      textAnchor="middle"
+      stroke="#ffffff"
+      strokeWidth={text * 0.25}
+      paintOrder="stroke"
+      fill={INK}
+    >
+      {showNumber(Math.abs(leanDeg), 1, locale, 0)}°
+    </text>
+  );
+}
+
+interface EdgeProps {
+  fromX: number;
+  toX: number;
+  atMm: number;
+  /** Where its figure stands. */
+  labelMm: number;
+  text: number;
+  isDashed: boolean;
+  says: string;
+}
+
+/** A height with its figure beside the drawing. */
+function EdgeFigure({ fromX, toX, atMm, labelMm, text, isDashed, says }: EdgeProps) {
+  return (
+    <g fill="currentColor" fontSize={text * 0.9}>
+      <polyline
+        points={`${fromX},${-atMm} ${toX},${-atMm} ${toX + text * 0.8},${-labelMm}`}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={text / 11}
+        strokeDasharray={isDashed ? `${text * 0.4} ${text * 0.3}` : undefined}
+      />
+      <text x={toX + text} y={-labelMm + text * 0.3}>
+        {says}
+      </text>
+    </g>
   );
 }
 

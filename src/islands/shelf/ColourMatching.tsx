@@ -1,6 +1,5 @@
-import { useId, useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { averageHex } from '../../core/colour/sample';
 import { tintOf } from '../../core/colour/tint';
 import { BASE_LOOKS } from '../../core/materials/base';
 import { parseFigure } from '../../core/units/parseFigure';
@@ -10,6 +9,7 @@ import { readMaterial } from '../../formats/records/materialText';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
+import { SamplePhoto } from './SamplePhoto';
 
 interface Props {
   context: TextContext;
@@ -17,10 +17,6 @@ interface Props {
 
 const DOSE = { unit: '%', least: 0.001, most: 50 };
 const THICK = { unit: 'mm', least: 0.5, most: 500 };
-/** A picture is shown no larger than this, and one point of it is the middle of so many. */
-const SHOWN_PX = 360;
-const SPOT_PX = 9;
-
 /**
  * One sample of the colorant, told by eye or picked from a photograph: what was dosed, in what, how thick, and what it
  * looks like. From then on its colours are computed from that.
@@ -29,13 +25,11 @@ export default function ColourMatching({ context }: Props) {
   const id = useId();
   const { control, setValue } = useFormContext<MaterialTyped>();
   const texts = useWatch({ control, name: 'texts' });
-  const canvas = useRef<HTMLCanvasElement>(null);
   const [dose, setDose] = useState('0.1');
   const [thick, setThick] = useState('25');
   const [look, setLook] = useState<(typeof BASE_LOOKS)[number]>('white');
   const [chosen, setChosen] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [hasPhoto, setHasPhoto] = useState(false);
   const [readDose, readThick] = [parseFigure(dose, DOSE), parseFigure(thick, THICK)];
   const read = readMaterial('colorant', { ...texts, name: texts.name || 'colorant' }, context);
   const colorant = read.success && read.data.kind === 'colorant' ? { ...read.data, id: 'sample' } : null;
@@ -44,34 +38,6 @@ export default function ColourMatching({ context }: Props) {
       ? tintOf(look, [{ colorant, ofBase: readDose.data / 100 }], readThick.data)
       : null;
   const hex = chosen ?? expected?.hex ?? '#8fb4cf';
-
-  async function show(file: File) {
-    setProblem(null);
-    try {
-      const picture = await createImageBitmap(file);
-      const scale = Math.min(1, SHOWN_PX / picture.width, SHOWN_PX / picture.height);
-      const target = canvas.current;
-      if (!target) return;
-      target.width = Math.max(1, Math.round(picture.width * scale));
-      target.height = Math.max(1, Math.round(picture.height * scale));
-      target.getContext('2d')?.drawImage(picture, 0, 0, target.width, target.height);
-      setHasPhoto(true);
-    } catch {
-      setProblem('That is no picture this browser can open. Take a JPEG or a PNG.');
-    }
-  }
-
-  function pick(clientX: number, clientY: number) {
-    const target = canvas.current;
-    const drawn = target?.getContext('2d', { willReadFrequently: true });
-    if (!target || !drawn) return;
-    const box = target.getBoundingClientRect();
-    const x = ((clientX - box.left) / box.width) * target.width;
-    const y = ((clientY - box.top) / box.height) * target.height;
-    const half = Math.floor(SPOT_PX / 2);
-    const { data } = drawn.getImageData(Math.round(x) - half, Math.round(y) - half, SPOT_PX, SPOT_PX);
-    setChosen(averageHex(data));
-  }
 
   function keep() {
     if (!readDose.success) return setProblem(`Dose: ${explainFigureFault(readDose.error, DOSE)}`);
@@ -96,15 +62,7 @@ export default function ColourMatching({ context }: Props) {
         colour by eye, or take a photograph on white paper and tap the soap in it.
       </p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-        <label className="text-xs">
-          Dose, % of base
-          <input
-            className={`input min-h-11 w-full ${readDose.success ? '' : 'input-error'}`}
-            inputMode="decimal"
-            value={dose}
-            onChange={({ target }) => setDose(target.value)}
-          />
-        </label>
+        <Figure label="Dose, % of base" text={dose} isRight={readDose.success} onChange={setDose} />
         <label className="text-xs">
           In a base that is
           <select
@@ -117,15 +75,7 @@ export default function ColourMatching({ context }: Props) {
             ))}
           </select>
         </label>
-        <label className="text-xs">
-          Looked through, mm
-          <input
-            className={`input min-h-11 w-full ${readThick.success ? '' : 'input-error'}`}
-            inputMode="decimal"
-            value={thick}
-            onChange={({ target }) => setThick(target.value)}
-          />
-        </label>
+        <Figure label="Looked through, mm" text={thick} isRight={readThick.success} onChange={setThick} />
         <label className="text-xs">
           It looks like
           <input
@@ -143,27 +93,7 @@ export default function ColourMatching({ context }: Props) {
         />
         <Swatch hex={hex} label="the sample" />
       </div>
-      <label className="text-xs">
-        Photograph of the sample
-        <input
-          type="file"
-          accept="image/*"
-          className="file-input min-h-11 w-full"
-          onChange={({ target }) => {
-            const [file] = target.files ?? [];
-            if (file) void show(file);
-          }}
-        />
-      </label>
-      <canvas
-        ref={canvas}
-        className={hasPhoto ? 'max-w-full cursor-crosshair touch-none self-start rounded-lg' : 'hidden'}
-        aria-label="Tap the soap in the photograph to take its colour"
-        onPointerDown={({ clientX, clientY }) => pick(clientX, clientY)}
-        onPointerMove={({ clientX, clientY, buttons }) => {
-          if (buttons > 0) pick(clientX, clientY);
-        }}
-      />
+      <SamplePhoto onPick={setChosen} onProblem={setProblem} />
       <p id={`${id}-why`} className="text-error text-sm" role={problem ? 'alert' : undefined}>
         {problem}
       </p>
@@ -176,6 +106,27 @@ export default function ColourMatching({ context }: Props) {
         Keep it as the matched sample
       </button>
     </fieldset>
+  );
+}
+
+interface FigureProps {
+  label: string;
+  text: string;
+  isRight: boolean;
+  onChange(text: string): void;
+}
+
+function Figure({ label, text, isRight, onChange }: FigureProps) {
+  return (
+    <label className="text-xs">
+      {label}
+      <input
+        className={`input min-h-11 w-full ${isRight ? '' : 'input-error'}`}
+        inputMode="decimal"
+        value={text}
+        onChange={({ target }) => onChange(target.value)}
+      />
+    </label>
   );
 }
 

@@ -45,43 +45,12 @@ export function ImportCsv({ onClose }: { onClose(): void }) {
           Bring in a CSV file
         </h2>
         {(state.is === 'waiting' || state.is === 'fault') && (
-          <div className="my-3 flex flex-col gap-3">
-            <p className="quiet text-sm">
-              The first line names the columns. Cells are parted by commas or semicolons, in UTF-8. Nothing is
-              taken before you have seen every row.
-            </p>
-            <label className="text-sm font-semibold">
-              What is in it
-              <select
-                className="select min-h-11 w-full max-w-60"
-                value={of}
-                onChange={({ target }) => setOf(target.value as CsvContent)}
-              >
-                {Object.entries(CONTENTS).map(([code, name]) => (
-                  <option key={code} value={code}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <label className="text-sm font-semibold">
-              File
-              <input
-                type="file"
-                className="file-input min-h-11 w-full"
-                accept=".csv,.txt,text/csv"
-                onChange={({ target }) => {
-                  const file = target.files?.[0];
-                  if (file) void read(file, of);
-                }}
-              />
-            </label>
-            {state.is === 'fault' && (
-              <p role="alert" className="text-error font-semibold">
-                {state.reason}
-              </p>
-            )}
-          </div>
+          <ChooseFile
+            of={of}
+            fault={state.is === 'fault' ? state.reason : null}
+            onOf={setOf}
+            onFile={(file) => void read(file, of)}
+          />
         )}
         {state.is === 'busy' && (
           <div className="my-4" role="status">
@@ -119,6 +88,56 @@ export function ImportCsv({ onClose }: { onClose(): void }) {
         </form>
       </div>
     </dialog>
+  );
+}
+
+interface ChooseProps {
+  of: CsvContent;
+  /** Why the last file could not be read. */
+  fault: string | null;
+  onOf(of: CsvContent): void;
+  onFile(file: File): void;
+}
+
+function ChooseFile({ of, fault, onOf, onFile }: ChooseProps) {
+  return (
+    <div className="my-3 flex flex-col gap-3">
+      <p className="quiet text-sm">
+        The first line names the columns. Cells are parted by commas or semicolons, in UTF-8. Nothing is taken
+        before you have seen every row.
+      </p>
+      <label className="text-sm font-semibold">
+        What is in it
+        <select
+          className="select min-h-11 w-full max-w-60"
+          value={of}
+          onChange={({ target }) => onOf(target.value as CsvContent)}
+        >
+          {Object.entries(CONTENTS).map(([code, name]) => (
+            <option key={code} value={code}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="text-sm font-semibold">
+        File
+        <input
+          type="file"
+          className="file-input min-h-11 w-full"
+          accept=".csv,.txt,text/csv"
+          onChange={({ target }) => {
+            const file = target.files?.[0];
+            if (file) onFile(file);
+          }}
+        />
+      </label>
+      {fault !== null && (
+        <p role="alert" className="text-error font-semibold">
+          {fault}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -1,15 +1,15 @@
 import { Download, FileUp, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { MATERIAL_KINDS, type Material, type MaterialKind } from '../../core/materials/material';
+import type { Material } from '../../core/materials/material';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
-import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { useRecords } from '../shared/useRecords';
 import { ImportCsv } from './ImportCsv';
 import { Lots } from './Lots';
 import { MaterialEditor } from './MaterialEditor';
+import { EVERYTHING, isWanted, ShelfFilters } from './ShelfFilters';
 import { ShelfTable } from './ShelfTable';
 import { ShelfMaterials } from './shelfMaterials';
 import { searched, shelfRow } from './shelfRows';
@@ -31,20 +31,18 @@ function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) 
   const [open, setOpen] = useState<StoredItem<Material> | 'new' | null>(
     () => start.find(({ item }) => item.id === asked) ?? null,
   );
-  const [search, setSearch] = useState('');
-  const [kind, setKind] = useState<MaterialKind | 'all' | 'low'>('all');
-  const [withPutAway, setWithPutAway] = useState(false);
+  const [wanted, setWanted] = useState(EVERYTHING);
   const [side, setSide] = useState(askedSide);
   const [importing, setImporting] = useState(false);
 
   const materials = useMemo(() => records.map(({ item }) => item), [records]);
   const rows = useMemo(() => {
     const all = records
-      .filter(({ item }) => withPutAway || !item.archived)
+      .filter(({ item }) => wanted.withArchived || !item.archived)
       .map((stored) => shelfRow(stored, stock))
-      .filter((row) => kind === 'all' || (kind === 'low' ? row.isLow : row.stored.item.kind === kind));
-    return searched(all, search);
-  }, [records, stock, kind, withPutAway, search]);
+      .filter((row) => isWanted(row, wanted.kind));
+    return searched(all, wanted.search);
+  }, [records, stock, wanted]);
   const opened = open === 'new' ? null : open;
   // A blend is weighed from its members’ bottles, so it has no lots.
   const hasLots = opened !== null && opened.item.kind !== 'blend';
@@ -66,58 +64,11 @@ function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) 
             New material
           </button>
         </header>
-        <div className="flex flex-wrap items-center gap-2">
-          <input
-            type="search"
-            className="input min-h-11 w-56"
-            placeholder="Name, note or ingredient"
-            aria-label="Search the shelf by name"
-            value={search}
-            onChange={({ target }) => setSearch(target.value)}
-          />
-          <fieldset className="flex flex-wrap gap-1">
-            <legend className="sr-only">Show</legend>
-            {(['all', ...MATERIAL_KINDS, 'low'] as const).map((each) => (
-              <button
-                key={each}
-                type="button"
-                className={`btn btn-sm min-h-11 ${kind === each ? 'btn-primary' : 'btn-ghost'}`}
-                aria-pressed={kind === each}
-                onClick={() => setKind(each)}
-              >
-                {each === 'all' ? 'All' : each === 'low' ? 'Running low' : KIND_NAMES[each]}
-              </button>
-            ))}
-          </fieldset>
-          <label className="flex min-h-11 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={withPutAway}
-              onChange={({ target }) => setWithPutAway(target.checked)}
-            />
-            with archived ones
-          </label>
-        </div>
+        <ShelfFilters wanted={wanted} onChange={setWanted} />
         <div className={`grid items-start gap-3 ${open ? 'xl:grid-cols-[1fr_34rem]' : ''}`}>
           {open && (
             <div className="flex flex-col gap-3 xl:order-last">
-              {hasLots && (
-                <div role="tablist" className="flex gap-1" aria-label="What to see of it">
-                  {(['record', 'lots'] as const).map((each) => (
-                    <button
-                      key={each}
-                      type="button"
-                      role="tab"
-                      aria-selected={side === each}
-                      className={`btn ${side === each ? 'btn-primary' : 'btn-ghost'}`}
-                      onClick={() => setSide(each)}
-                    >
-                      {each === 'record' ? 'Record' : 'Lots and stock'}
-                    </button>
-                  ))}
-                </div>
-              )}
+              {hasLots && <SideTabs side={side} onSide={setSide} />}
               {side === 'lots' && hasLots ? (
                 <Lots
                   key={opened.item.id}
@@ -168,6 +119,28 @@ function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) 
 }
 
 export default withShowing(Shelf);
+
+type Side = Props['askedSide'];
+
+/** A material's record, or its lots. */
+function SideTabs({ side, onSide }: { side: Side; onSide(side: Side): void }) {
+  return (
+    <div role="tablist" className="flex gap-1" aria-label="What to see of it">
+      {(['record', 'lots'] as const).map((each) => (
+        <button
+          key={each}
+          type="button"
+          role="tab"
+          aria-selected={side === each}
+          className={`btn ${side === each ? 'btn-primary' : 'btn-ghost'}`}
+          onClick={() => onSide(each)}
+        >
+          {each === 'record' ? 'Record' : 'Lots and stock'}
+        </button>
+      ))}
+    </div>
+  );
+}
 
 const EXPORTS = [
   ['materials', '', 'Materials, commas'],

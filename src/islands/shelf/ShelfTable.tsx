@@ -47,7 +47,6 @@ const PAGE = 100;
 
 /** The shelf as one table: sorted by a press on a heading, walked with the arrow keys, opened with Enter. */
 export function ShelfTable({ rows, currency, openId, narrow, onOpen }: Props) {
-  const showing = useShowing();
   const data = useMemo(() => rows, [rows]);
   const table = useTable({
     features,
@@ -67,67 +66,27 @@ export function ShelfTable({ rows, currency, openId, narrow, onOpen }: Props) {
             <tr key={group.id} className="text-base-content">
               {group.headers
                 .filter(({ id }) => isShown(id))
-                .map(({ id, column }) => {
-                  const sorted = column.getIsSorted();
-                  return (
-                    <th
-                      key={id}
-                      scope="col"
-                      className="p-0"
-                      aria-sort={
-                        sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined
-                      }
-                    >
-                      <button
-                        type="button"
-                        className="flex min-h-11 w-full cursor-pointer items-center gap-1 px-3 font-semibold whitespace-nowrap"
-                        onClick={column.getToggleSortingHandler()}
-                      >
-                        {String(column.columnDef.header)}
-                        {sorted === 'asc' && <ArrowUp size={14} aria-hidden="true" />}
-                        {sorted === 'desc' && <ArrowDown size={14} aria-hidden="true" />}
-                      </button>
-                    </th>
-                  );
-                })}
+                .map(({ id, column }) => (
+                  <HeadCell
+                    key={id}
+                    title={String(column.columnDef.header)}
+                    sorted={column.getIsSorted()}
+                    onSort={column.getToggleSortingHandler()}
+                  />
+                ))}
             </tr>
           ))}
         </thead>
         <tbody onKeyDown={walk}>
           {table.getRowModel().rows.map(({ id, original }) => (
-            <tr key={id} className={id === openId ? 'live' : ''}>
-              <th scope="row" className="p-0 font-normal">
-                <button
-                  type="button"
-                  data-row
-                  className="link link-hover min-h-11 w-full px-3 text-left font-semibold"
-                  onClick={() => onOpen(original)}
-                >
-                  {original.name}
-                  {original.stored.item.archived && <span className="quiet font-normal"> · archived</span>}
-                </button>
-              </th>
-              {isShown('kind') && <td>{original.kind}</td>}
-              <td>{original.what}</td>
-              {isShown('limit') && <td className="whitespace-nowrap">{limitText(original, showing)}</td>}
-              <td className="whitespace-nowrap">
-                <Left row={original} />
-              </td>
-              {isShown('bestBefore') && (
-                <td className="whitespace-nowrap">
-                  {original.bestBefore ? (
-                    showDay(original.bestBefore, showing.locale)
-                  ) : original.left === undefined ? (
-                    '–'
-                  ) : (
-                    <Unknown />
-                  )}
-                </td>
-              )}
-              {isShown('minorPerOne') && (
-                <td className="whitespace-nowrap">{costText(original, showing, currency)}</td>
-              )}
-            </tr>
+            <MaterialRow
+              key={id}
+              row={original}
+              isOpen={id === openId}
+              narrow={narrow}
+              currency={currency}
+              onOpen={onOpen}
+            />
           ))}
         </tbody>
       </table>
@@ -155,6 +114,75 @@ export function ShelfTable({ rows, currency, openId, narrow, onOpen }: Props) {
         </div>
       )}
     </section>
+  );
+}
+
+interface HeadProps {
+  title: string;
+  sorted: false | 'asc' | 'desc';
+  onSort: ((event: unknown) => void) | undefined;
+}
+
+/** A heading that sorts by its column. */
+function HeadCell({ title, sorted, onSort }: HeadProps) {
+  return (
+    <th
+      scope="col"
+      className="p-0"
+      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
+    >
+      <button
+        type="button"
+        className="flex min-h-11 w-full cursor-pointer items-center gap-1 px-3 font-semibold whitespace-nowrap"
+        onClick={onSort}
+      >
+        {title}
+        {sorted === 'asc' && <ArrowUp size={14} aria-hidden="true" />}
+        {sorted === 'desc' && <ArrowDown size={14} aria-hidden="true" />}
+      </button>
+    </th>
+  );
+}
+
+interface RowProps extends Pick<Props, 'currency' | 'narrow' | 'onOpen'> {
+  row: ShelfRow;
+  isOpen: boolean;
+}
+
+function MaterialRow({ row, isOpen, narrow, currency, onOpen }: RowProps) {
+  const showing = useShowing();
+  return (
+    <tr className={isOpen ? 'live' : ''}>
+      <th scope="row" className="p-0 font-normal">
+        <button
+          type="button"
+          data-row
+          className="link link-hover min-h-11 w-full px-3 text-left font-semibold"
+          onClick={() => onOpen(row)}
+        >
+          {row.name}
+          {row.stored.item.archived && <span className="quiet font-normal"> · archived</span>}
+        </button>
+      </th>
+      {!narrow && <td>{row.kind}</td>}
+      <td>{row.what}</td>
+      {!narrow && <td className="whitespace-nowrap">{limitText(row, showing)}</td>}
+      <td className="whitespace-nowrap">
+        <Left row={row} />
+      </td>
+      {!narrow && (
+        <td className="whitespace-nowrap">
+          {row.bestBefore ? (
+            showDay(row.bestBefore, showing.locale)
+          ) : row.left === undefined ? (
+            '–'
+          ) : (
+            <Unknown />
+          )}
+        </td>
+      )}
+      {!narrow && <td className="whitespace-nowrap">{costText(row, showing, currency)}</td>}
+    </tr>
   );
 }
 

@@ -1,8 +1,9 @@
 import { ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
-import { type OmbreFault, type OmbreWish, ombrePlan } from '../../../core/plan/ombrePlan';
+import { type OmbreFault, type OmbreRung, type OmbreWish, ombrePlan } from '../../../core/plan/ombrePlan';
 import { pourLetter } from '../../../core/plan/plan';
 import { showNumber } from '../../../core/units/showQuantity';
+import { counted } from '../../../words/en/plural';
 import { useShowing } from '../../shared/showing';
 import { usePlanPage } from '../planContext';
 import type { PourPanelProps } from './pourPanel';
@@ -13,7 +14,6 @@ const USUAL_STEP_G = 0.01;
 /** Pours from pale to deep in equal visible steps, in what can be counted or weighed. */
 export function OmbreForm({ file }: PourPanelProps) {
   const { rules, editShown } = usePlanPage();
-  const showing = useShowing();
   const id = useId();
   const { plan, materials } = file;
   const colorants = materials.filter(({ kind, archived }) => kind === 'colorant' && !archived);
@@ -38,36 +38,6 @@ export function OmbreForm({ file }: PourPanelProps) {
   };
   const made = ombrePlan(file, wish);
 
-  const text = (key: 'first' | 'last', label: string) => (
-    <label className="flex flex-col">
-      <span className="quiet text-xs">{label}</span>
-      <input
-        className="input input-sm pointer-coarse:min-h-11 w-full"
-        value={texts[key]}
-        maxLength={40}
-        autoComplete="off"
-        aria-describedby={`${id}-says`}
-        onChange={({ target }) => setTexts({ ...texts, [key]: target.value })}
-      />
-    </label>
-  );
-  const pour = (key: 'fromIndex' | 'toIndex', label: string) => (
-    <label className="flex flex-col">
-      <span className="quiet text-xs">{label}</span>
-      <select
-        className="select select-sm pointer-coarse:min-h-11 w-full"
-        value={key === 'toIndex' ? toIndex : range.fromIndex}
-        onChange={({ target }) => setRange({ ...range, [key]: Number(target.value) })}
-      >
-        {plan.pours.map((_, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a pour is its place
-          <option key={index} value={index}>
-            Pour {pourLetter(index)}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
@@ -89,46 +59,36 @@ export function OmbreForm({ file }: PourPanelProps) {
             ))}
           </select>
         </label>
-        {text('first', 'Palest dose')}
-        {text('last', 'Deepest dose')}
-        {pour('fromIndex', 'Palest')}
-        {pour('toIndex', 'Deepest')}
-        <label className="flex min-h-11 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={oneJug}
-            onChange={({ target }) => setOneJug(target.checked)}
-          />
-          All from one jug
-        </label>
-        <label className="flex min-h-11 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={byDrops}
-            onChange={({ target }) => setByDrops(target.checked)}
-          />
-          In whole drops
-        </label>
+        <DoseText
+          label="Palest dose"
+          text={texts.first}
+          saysId={`${id}-says`}
+          onChange={(first) => setTexts({ ...texts, first })}
+        />
+        <DoseText
+          label="Deepest dose"
+          text={texts.last}
+          saysId={`${id}-says`}
+          onChange={(last) => setTexts({ ...texts, last })}
+        />
+        <PourSelect
+          label="Palest"
+          pours={plan.pours.length}
+          value={range.fromIndex}
+          onChange={(fromIndex) => setRange({ ...range, fromIndex })}
+        />
+        <PourSelect
+          label="Deepest"
+          pours={plan.pours.length}
+          value={toIndex}
+          onChange={(toIndex) => setRange({ ...range, toIndex })}
+        />
+        <Tick label="All from one jug" isOn={oneJug} onChange={setOneJug} />
+        <Tick label="In whole drops" isOn={byDrops} onChange={setByDrops} />
       </div>
       <div id={`${id}-says`} aria-live="polite" className="mt-1 text-sm">
         {made.success ? (
-          <ol className="flex flex-wrap gap-3">
-            {made.data.rungs.map(({ pourIndex, add, hex }) => (
-              <li key={pourIndex} className="flex items-center gap-2">
-                <span
-                  className="border-primary inline-block size-7 rounded border"
-                  style={{ background: hex }}
-                  aria-hidden="true"
-                />
-                {pourLetter(pourIndex)} {oneJug && pourIndex > range.fromIndex ? '+ ' : ''}
-                {byDrops
-                  ? `${add} ${add === 1 ? 'drop' : 'drops'}`
-                  : `${showNumber(add, 2, showing.locale)} g`}
-              </li>
-            ))}
-          </ol>
+          <Rungs rungs={made.data.rungs} addedFrom={oneJug ? range.fromIndex : null} byDrops={byDrops} />
         ) : (
           <p className="text-error">{FAULTS[made.error]}</p>
         )}
@@ -142,6 +102,97 @@ export function OmbreForm({ file }: PourPanelProps) {
         Set these doses
       </button>
     </details>
+  );
+}
+
+function Tick({ label, isOn, onChange }: { label: string; isOn: boolean; onChange(isOn: boolean): void }) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={isOn}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {label}
+    </label>
+  );
+}
+
+interface TextProps {
+  label: string;
+  text: string;
+  saysId: string;
+  onChange(text: string): void;
+}
+
+function DoseText({ label, text, saysId, onChange }: TextProps) {
+  return (
+    <label className="flex flex-col">
+      <span className="quiet text-xs">{label}</span>
+      <input
+        className="input input-sm pointer-coarse:min-h-11 w-full"
+        value={text}
+        maxLength={40}
+        autoComplete="off"
+        aria-describedby={saysId}
+        onChange={({ target }) => onChange(target.value)}
+      />
+    </label>
+  );
+}
+
+interface SelectProps {
+  label: string;
+  pours: number;
+  value: number;
+  onChange(pourIndex: number): void;
+}
+
+function PourSelect({ label, pours, value, onChange }: SelectProps) {
+  return (
+    <label className="flex flex-col">
+      <span className="quiet text-xs">{label}</span>
+      <select
+        className="select select-sm pointer-coarse:min-h-11 w-full"
+        value={value}
+        onChange={({ target }) => onChange(Number(target.value))}
+      >
+        {Array.from({ length: pours }, (_, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a pour is its place
+          <option key={index} value={index}>
+            Pour {pourLetter(index)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+interface RungProps {
+  rungs: readonly OmbreRung[];
+  /** Pours after this one have their doses added to what is in the jug; null where each has a jug of its own. */
+  addedFrom: number | null;
+  byDrops: boolean;
+}
+
+/** The colour of each pour, and what is dosed for it. */
+function Rungs({ rungs, addedFrom, byDrops }: RungProps) {
+  const { locale } = useShowing();
+  return (
+    <ol className="flex flex-wrap gap-3">
+      {rungs.map(({ pourIndex, add, hex }) => (
+        <li key={pourIndex} className="flex items-center gap-2">
+          <span
+            className="border-primary inline-block size-7 rounded border"
+            style={{ background: hex }}
+            aria-hidden="true"
+          />
+          {pourLetter(pourIndex)} {addedFrom !== null && pourIndex > addedFrom ? '+ ' : ''}
+          {byDrops ? counted(add, 'drop', 'drops') : `${showNumber(add, 2, locale)} g`}
+        </li>
+      ))}
+    </ol>
   );
 }
 

@@ -48,33 +48,7 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet }: PourPanelP
     <fieldset className="grid grid-cols-2 items-start gap-x-3 gap-y-1 text-sm">
       <legend className="sr-only">How {letter} is poured</legend>
       {isKnown(mold.shape) && !isBeside && (
-        <label className="col-span-2 flex flex-col sm:col-span-1">
-          <span className="quiet text-xs">The mold stands</span>
-          <select
-            className="select select-sm w-full pointer-coarse:min-h-11"
-            value={leaningOf(way)}
-            onChange={({ target }) =>
-              change(
-                { lean: leanFrom(target.value as Leaning, Math.abs(way.lean?.deg ?? FIRST_ANGLE_DEG)) },
-                'lean',
-              )
-            }
-          >
-            {(Object.keys(LEANS) as Leaning[]).map((each) => (
-              <option key={each} value={each}>
-                {LEANS[each]}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-      {way.lean && !isBeside && (
-        <FigureField
-          label="Angle at the bench"
-          rule={ANGLE}
-          value={Math.abs(way.lean.deg)}
-          onChange={(deg) => change({ lean: leanFrom(leaningOf(way), deg) }, 'angle')}
-        />
+        <LeanFields way={way} onChange={(lean, about) => change({ lean }, about)} />
       )}
       {way.lean && sheetPour && <LeanSays mold={mold} pour={sheetPour} />}
       {before && (
@@ -132,6 +106,42 @@ export function WayFields({ file: { plan, mold }, pourIndex, sheet }: PourPanelP
       />
       {way.sameJug && sheetPour && <AddBefore pour={sheetPour} letter={letter} />}
     </fieldset>
+  );
+}
+
+interface LeanProps {
+  way: PourWay;
+  onChange(lean: PourWay['lean'], about: string): void;
+}
+
+/** How the mold stands, and at which angle where it leans. */
+function LeanFields({ way, onChange }: LeanProps) {
+  const deg = Math.abs(way.lean?.deg ?? FIRST_ANGLE_DEG);
+  return (
+    <>
+      <label className="col-span-2 flex flex-col sm:col-span-1">
+        <span className="quiet text-xs">The mold stands</span>
+        <select
+          className="select select-sm w-full pointer-coarse:min-h-11"
+          value={leaningOf(way)}
+          onChange={({ target }) => onChange(leanFrom(target.value as Leaning, deg), 'lean')}
+        >
+          {(Object.keys(LEANS) as Leaning[]).map((each) => (
+            <option key={each} value={each}>
+              {LEANS[each]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {way.lean && (
+        <FigureField
+          label="Angle at the bench"
+          rule={ANGLE}
+          value={deg}
+          onChange={(next) => onChange(leanFrom(leaningOf(way), next), 'angle')}
+        />
+      )}
+    </>
   );
 }
 
