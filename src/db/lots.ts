@@ -1,8 +1,10 @@
 import type Database from 'better-sqlite3';
 import { ok } from '../core/result';
+import type { StockByMaterial } from '../core/stock/fromShelf';
 import { type Lot, minorPerOne } from '../core/stock/lot';
 import { lotSchema } from '../core/stock/lotSchema';
 import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
+import { keptUntilWritten } from './keptUntilWritten';
 import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
 import { lotOfItem } from './upcasters/lot';
@@ -89,6 +91,20 @@ export function lotTable(db: Database.Database) {
     note: row.note,
   });
 
+  const stockNow = keptUntilWritten(db, () => {
+    const byMaterial = new Map<string, LotStock[]>();
+    for (const { id: lotId, record, shape, left } of stock.all()) {
+      const known = READER.read(lotId, record, shape);
+      if (!known.success) continue;
+      const lot = known.data;
+      const { id, item, number, bestBefore } = lot;
+      const ofMaterial = byMaterial.get(item.id) ?? [];
+      ofMaterial.push({ id, number, left, bestBefore, minorPerOne: minorPerOne(lot) });
+      byMaterial.set(item.id, ofMaterial);
+    }
+    return byMaterial;
+  });
+
   return {
     find(id: string): Stored<Lot> | undefined {
       const row = one.get(id);
@@ -108,19 +124,7 @@ export function lotTable(db: Database.Database) {
       return update.run(JSON.stringify(lot), READER.shape, at, lot.id, revision).changes === 1;
     },
     /** What is left of every lot of the shelf, by material, each in the order it was bought. */
-    stock(): Map<string, LotStock[]> {
-      const byMaterial = new Map<string, LotStock[]>();
-      for (const { id: lotId, record, shape, left } of stock.all()) {
-        const known = READER.read(lotId, record, shape);
-        if (!known.success) continue;
-        const lot = known.data;
-        const { id, item, number, bestBefore } = lot;
-        const ofMaterial = byMaterial.get(item.id) ?? [];
-        ofMaterial.push({ id, number, left, bestBefore, minorPerOne: minorPerOne(lot) });
-        byMaterial.set(item.id, ofMaterial);
-      }
-      return byMaterial;
-    },
+    stock: (): StockByMaterial => stockNow(),
     addEntry({ id, lotId, at, kind, change, owner, note }: StockEntry): void {
       addEntry.run(id, lotId, at, kind, change, owner?.kind ?? null, owner?.id ?? null, note);
     },

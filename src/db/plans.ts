@@ -48,13 +48,15 @@ const SELECT = /* sql */ `
 export function planTable(db: Database.Database, barsOf: (moldId: string) => number) {
   const planOf = (id: string, record: string, shape: number) =>
     readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
+  const LATEST = 'v.version = plans.latest_version';
   // A record that can't be read has no name, and is found while no name is asked for.
-  const NAMED = `v.version = plans.latest_version AND (@named = ''
-    OR instr(lower(iif(json_valid(v.record), v.record ->> 'name', '')), lower(@named)) > 0)`;
-  const latest = db.prepare<[{ named: string; limit: number; offset: number }], Row>(
-    `${SELECT} WHERE ${NAMED} ORDER BY plans.changed_at DESC, plans.id LIMIT @limit OFFSET @offset`,
-  );
-  const count = db.prepare<[{ named: string }], { total: number }>(
+  const NAMED = `${LATEST} AND instr(lower(iif(json_valid(v.record), v.record ->> 'name', '')), lower(@named)) > 0`;
+  const ORDER = 'ORDER BY plans.changed_at DESC, plans.id LIMIT @limit OFFSET @offset';
+  type Asked = { named: string; limit: number; offset: number };
+  const latest = db.prepare<[Asked], Row>(`${SELECT} WHERE ${LATEST} ${ORDER}`);
+  const latestNamed = db.prepare<[Asked], Row>(`${SELECT} WHERE ${NAMED} ${ORDER}`);
+  const count = db.prepare<[], { total: number }>('SELECT count(*) AS total FROM plans');
+  const countNamed = db.prepare<[{ named: string }], { total: number }>(
     `SELECT count(*) AS total FROM plans JOIN plan_versions v ON v.plan_id = plans.id WHERE ${NAMED}`,
   );
   const versionsOf = db.prepare<[string], Row>(`${SELECT} WHERE plans.id = ? ORDER BY v.version DESC`);
@@ -87,7 +89,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     });
   };
   const pageOf = (limit: number, offset: number, named = '') =>
-    latest.all({ named, limit, offset }).map(read);
+    (named === '' ? latest : latestNamed).all({ named, limit, offset }).map(read);
   const ALL = -1;
 
   return {
@@ -100,7 +102,8 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
      */
     page(limit: number, offset: number, named = ''): Page<StoredPlan> {
       const reads = pageOf(limit, offset, named);
-      return { items: readable(reads), broken: broken(reads), total: count.get({ named })?.total ?? 0 };
+      const counted = named === '' ? count.get() : countNamed.get({ named });
+      return { items: readable(reads), broken: broken(reads), total: counted?.total ?? 0 };
     },
     /** Plans that can't be read. */
     broken: (): BrokenRecord[] => broken(pageOf(ALL, 0)),

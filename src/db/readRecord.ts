@@ -37,19 +37,23 @@ export class BrokenRecordError extends Error {
 /** So many records are kept as they were read; their texts tell whether they still are. */
 const MOST_CACHED = 20_000;
 
+/** Characters from which on a text is long. */
+const LONG = 1000;
+
 /** @param upcasters the first brings a record of shape 1 to shape 2, and so on */
 export function recordReader<Item>(
   schema: z.ZodType<Item>,
   upcasters: readonly Upcaster[] = [],
 ): RecordReader<Item> {
-  const cache = new Map<string, Item>();
+  const cache = new Map<string, { text: string; item: Item }>();
   const newest = upcasters.length + 1;
   return {
     shape: newest,
     read(id, text, shape) {
-      const key = `${shape} ${text}`;
+      // A long text is found by its id and compared: to look it up by itself would be to read all of it.
+      const key = text.length < LONG ? `${shape} ${text}` : `${id} ${shape} ${text.length}`;
       const known = cache.get(key);
-      if (known !== undefined) return ok(known);
+      if (known?.text === text) return ok(known.item);
       if (shape > newest)
         return fail({ id, text, reason: `it was written by a newer version, in shape ${shape}` });
       let record: unknown;
@@ -70,7 +74,7 @@ export function recordReader<Item>(
         });
       }
       if (cache.size >= MOST_CACHED) cache.clear();
-      cache.set(key, read.data);
+      cache.set(key, { text, item: read.data });
       return ok(read.data);
     },
   };

@@ -1,5 +1,6 @@
 import type Database from 'better-sqlite3';
 import { ok } from '../core/result';
+import { keptUntilWritten } from './keptUntilWritten';
 import { type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
 
 /** A record with the count of its saves. */
@@ -37,11 +38,16 @@ export function recordTable<Item extends { id: string; name: string }>(
     return item.success ? ok({ item: item.data, revision }) : item;
   };
 
+  const reads = keptUntilWritten(db, () => {
+    const each = all.all().map(read);
+    return { items: readable(each), broken: broken(each) };
+  });
+
   return {
     /** Those that can be read, by name. */
-    all: (): Stored<Item>[] => readable(all.all().map(read)),
+    all: (): Stored<Item>[] => [...reads().items],
     /** Those that can't. */
-    broken: (): BrokenRecord[] => broken(all.all().map(read)),
+    broken: (): BrokenRecord[] => [...reads().broken],
     /** @throws BrokenRecordError */
     find(id: string): Stored<Item> | undefined {
       const row = one.get(id);

@@ -2,6 +2,7 @@ import { type Review, reviewPlan } from '../core/checks/review';
 import { barsPerCavity, cavitiesOf } from '../core/molds/bars';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
+import { keptUntilWritten } from '../db/keptUntilWritten';
 import { checkContext } from './checkContext';
 import { madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
@@ -20,24 +21,43 @@ export interface PlanView extends Review {
 export interface ViewContext {
   checks: ReturnType<typeof checkContext>;
   pieces: ReturnType<typeof madePieces>;
+  /** What was worked out already, for as long as nothing is written: by plan. */
+  known: WeakMap<Plan, Looked>;
 }
 
+type Looked = Omit<PlanView, 'stored'>;
+
+/** What plans looked like on a day, kept until anything is written. */
+const KEPT = new WeakMap<Workshop, () => Map<string, ViewContext['known']>>();
+
 export function viewContext(workshop: Workshop): ViewContext {
-  return { checks: checkContext(workshop), pieces: madePieces(workshop) };
+  const checks = checkContext(workshop);
+  const keptNow = KEPT.get(workshop) ?? keptUntilWritten(workshop.db, () => new Map());
+  KEPT.set(workshop, keptNow);
+  const byDay = keptNow();
+  const day = checks.shelf?.today ?? '';
+  const known = byDay.get(day) ?? new WeakMap();
+  byDay.set(day, known);
+  return { checks, pieces: madePieces(workshop), known };
 }
 
 /** One plan that can't be shown says why in its own place, and the others are there. */
-export function planView(
-  workshop: Workshop,
-  stored: StoredPlan,
-  { checks, pieces } = viewContext(workshop),
-): PlanView {
+export function planView(workshop: Workshop, stored: StoredPlan, context = viewContext(workshop)): PlanView {
+  const { plan } = stored;
+  const known = context.known.get(plan);
+  if (known) return { stored, ...known };
+  const looked = lookedAt(workshop, plan, context);
+  context.known.set(plan, looked);
+  return { stored, ...looked };
+}
+
+function lookedAt(workshop: Workshop, plan: Plan, { checks, pieces }: ViewContext): Looked {
   try {
-    const file = planFileOf(workshop, stored.plan, pieces);
-    return { stored, file, fault: null, ...reviewPlan(file, checks) };
+    const file = planFileOf(workshop, plan, pieces);
+    return { file, fault: null, ...reviewPlan(file, checks) };
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
-    return { stored, file: null, fault: error.detail, sheet: null, findings: [] };
+    return { file: null, fault: error.detail, sheet: null, findings: [] };
   }
 }
 

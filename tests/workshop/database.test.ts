@@ -272,3 +272,27 @@ test('what has happened can be neither changed nor deleted', () => {
   );
   db.close();
 });
+
+test('a list that is kept follows every write: its own, one that is taken back, and another connection’s', () => {
+  const path = join(folder, 'kept.sqlite');
+  const [db, other] = [openDatabase(path), openDatabase(path)];
+  const jugs = recordTable(db, 'jugs', recordReader(jugSchema));
+  const jug = (id: string) => ({ id, name: id, holdsMl: 500, taught: [] });
+  const names = () => jugs.all().map(({ item }) => item.name);
+  assert.deepEqual(names(), []);
+  jugs.insert(jug('a'), 'now');
+  assert.deepEqual(names(), ['a']);
+  assert.equal(jugs.all()[0], jugs.all()[0]);
+  assert.throws(() =>
+    db.transaction(() => {
+      jugs.insert(jug('b'), 'now');
+      assert.deepEqual(names(), ['a', 'b']);
+      throw new Error('taken back');
+    })(),
+  );
+  assert.deepEqual(names(), ['a']);
+  recordTable(other, 'jugs', recordReader(jugSchema)).insert(jug('c'), 'now');
+  assert.deepEqual(names(), ['a', 'c']);
+  db.close();
+  other.close();
+});

@@ -1,4 +1,5 @@
-import { heatCaseOf } from '../schedule/heatCase';
+import { layerGroups } from '../pours/layers';
+import { pourTempC } from '../pours/pourTemp';
 import type { Check, Found } from './finding';
 
 /** From memory: thin plastic goes soft from about here, where nobody has told of its own figure. */
@@ -10,8 +11,9 @@ export const moldTooHot: Check = (sheet, { rules }) => {
   const { mold } = sheet;
   const mostC = mold.highestC ?? (mold.madeOf === 'thin-plastic' ? THIN_PLASTIC_C : null);
   if (mostC === null) return [];
-  return heatCaseOf(sheet, rules).layers.flatMap(({ pourIndexes, atC }): Found[] =>
-    atC <= mostC
+  return layerGroups(sheet.pours).flatMap((pourIndexes): Found[] => {
+    const atC = pourTempC(sheet, pourIndexes[0] ?? 0, rules);
+    return atC <= mostC
       ? []
       : pourIndexes.map((pourIndex) => ({
           code: 'mold-too-hot',
@@ -24,6 +26,6 @@ export const moldTooHot: Check = (sheet, { rules }) => {
           mostC,
           assumed: mold.highestC === null,
           fix: [{ kind: 'set-when', pourIndex, atC: Math.floor(mostC - BELOW_K) }],
-        })),
-  );
+        }));
+  });
 };

@@ -1,16 +1,6 @@
 import { jugGroups } from '../pours/sharedJug';
-import type { Amount, RecipeLine, RecipePour } from './recipe';
+import type { Amount, CarriedLine, RecipeLine, RecipePour } from './recipe';
 import { baseMassForVolume, pourSums } from './solvePour';
-
-/** A dose that came into the jug with an earlier pour and is still in it. */
-export interface CarriedLine extends RecipeLine {
-  fromPourIndex: number;
-}
-
-/** A pour as its jug holds it: what its own doses come to of base, and what came with the pours before it. */
-export interface JugPour extends RecipePour {
-  carried: CarriedLine[];
-}
 
 const MOST_TURNS = 60;
 const SETTLED = 1e-13;
@@ -24,8 +14,8 @@ const SETTLED = 1e-13;
  *
  * @param jugVolumesMl what each pour takes up in its jug
  */
-export function jugContents(recipe: readonly RecipePour[], jugVolumesMl: readonly number[]): JugPour[] {
-  const pours = recipe.map((pour): JugPour => ({ ...pour, carried: [] }));
+export function jugContents(recipe: readonly RecipePour[], jugVolumesMl: readonly number[]): RecipePour[] {
+  const pours = [...recipe];
   for (const group of jugGroups(recipe)) {
     if (group.length < 2 || !group.some((index) => recipe[index]?.lines.some(isAdded))) continue;
     let baseG = group.map((index) => baseOf(pours[index], jugVolumesMl[index]));
@@ -48,12 +38,12 @@ function isAdded({ counts }: RecipeLine): boolean {
 }
 
 /** A pour without room for base has none of it here; the sheet says so. */
-function baseOf(pour: JugPour | undefined, volumeMl = 0): number {
+function baseOf(pour: RecipePour | undefined, volumeMl = 0): number {
   return pour ? Math.max(1e-9, baseMassForVolume(pourSums(pour), volumeMl)) : 1e-9;
 }
 
 /** @param left base in the jug before each of the group's pours */
-function inJug(recipe: readonly RecipePour[], soFar: readonly number[], left: readonly number[]): JugPour {
+function inJug(recipe: readonly RecipePour[], soFar: readonly number[], left: readonly number[]): RecipePour {
   const own = recipe[soFar.at(-1) ?? 0];
   if (!own) throw new RangeError('a jug without a pour');
   return {

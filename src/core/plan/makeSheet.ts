@@ -2,7 +2,7 @@ import { barsPerCavity, cavitiesOf, fillsFor, pieceShare } from '../molds/bars';
 import { jugTurns } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
 import { standing } from './displaced';
-import { type JugPour, jugContents } from './jugContent';
+import { jugContents } from './jugContent';
 import { USUAL_MAKING } from './making';
 import { type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
 import { type PourRoom, pourVolumes, type SizeFault } from './pourVolumes';
@@ -86,7 +86,7 @@ function roomsAndJugs(file: PlanFile) {
   const { plan, mold } = file;
   const fills = fillsFor(plan.pieces, mold);
   const told = recipeOf(file);
-  let recipe: readonly JugPour[] = told.map((pour) => ({ ...pour, carried: [] }));
+  let recipe: readonly RecipePour[] = told;
   let found = pourVolumes(plan, mold, recipe);
   if (plan.pours.some(({ way }) => way?.sameJug)) {
     const turns = plan.pours.some(({ size }) => size.by === 'mass') ? MOST_ROOM_TURNS : 1;
@@ -116,7 +116,7 @@ function setJugTurns(pours: readonly SheetPour[]) {
 
 /** Spelled out in one piece: a key in the dose grid waits for it. */
 function makePour(
-  pour: JugPour,
+  pour: RecipePour,
   pourIndex: number,
   room: PourRoom,
   { id, size, doses, way = {}, when = {} }: Pour,

@@ -1,6 +1,7 @@
 import type { Base } from '../materials/base';
 import { blendAsFragrance, blendShares } from '../materials/blend';
 import { blendDensity } from '../materials/blendDensity';
+import { materialsById } from '../materials/byId';
 import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import { barsPerCavity, fillsFor } from '../molds/bars';
@@ -65,19 +66,26 @@ export interface UnreadDose {
   why: 'text' | RelationFault;
 }
 
+/** A dose that came into the jug with an earlier pour and is still in it. */
+export interface CarriedLine extends RecipeLine {
+  fromPourIndex: number;
+}
+
 export interface RecipePour {
   base: Base;
   way: PourWay;
   baseDensityGPerMl: number;
   baseDensityAssumed: boolean;
   lines: RecipeLine[];
+  /** None, before it is known what its jug holds. */
+  carried: CarriedLine[];
   unreadable: UnreadDose[];
   embeds: PlacedEmbed[];
 }
 
 /** Joins a plan's pours with the materials they name. The file must have passed its schema. */
 export function recipeOf(file: PlanFile): RecipePour[] {
-  const materials = new Map(file.materials.map((material) => [material.id, material]));
+  const materials = materialsById(file.materials);
   return file.plan.pours.map((pour) => {
     const base = materials.get(pour.baseId);
     if (base?.kind !== 'base') throw new RangeError(`no base “${pour.baseId}” in the plan file`);
@@ -89,6 +97,7 @@ export function recipeOf(file: PlanFile): RecipePour[] {
       baseDensityAssumed: density.assumed,
       way: pour.way ?? {},
       lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex], materials)),
+      carried: [],
       unreadable,
       embeds: (pour.embeds ?? []).map((embed) => ({
         embed,
@@ -104,16 +113,15 @@ function linesOf(dose: RecipeDose, planned: Dose | undefined, materials: Materia
   const { material } = dose;
   const wetIn = planned?.wetIn;
   const counts = planned?.counts ?? 'added';
-  const members =
+  const lines =
     material.kind === 'blend'
-      ? blendShares(material, materials).map((member) => ({ ...member, blend: material.name }))
-      : [{ material, share: 1, blend: null }];
-  const lines = members.map(({ material: member, share, blend }) =>
-    lineOf(dose, member, share, { blend, wets: false, counts }),
-  );
+      ? blendShares(material, materials).map((member) =>
+          lineOf(dose, member.material, member.share, material.name, false, counts),
+        )
+      : [lineOf(dose, material, 1, null, false, counts)];
   const dispersant = wetIn && materials.get(wetIn.dispersantId);
   if (wetIn === undefined || dispersant?.kind !== 'dispersant') return lines;
-  return [...lines, lineOf(dose, dispersant, wetIn.times, { blend: null, wets: true, counts })];
+  return [...lines, lineOf(dose, dispersant, wetIn.times, null, true, counts)];
 }
 
 /** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
@@ -121,7 +129,9 @@ function lineOf(
   { doseId, doseIndex, text, saidAs, amount, exact, assumed }: RecipeDose,
   material: DosedMaterial,
   times: number,
-  { blend, wets, counts }: Pick<RecipeLine, 'blend' | 'wets' | 'counts'>,
+  blend: string | null,
+  wets: boolean,
+  counts: RecipeLine['counts'],
 ): RecipeLine {
   const stirred = stirredDensity(material);
   return {
@@ -162,17 +172,15 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
     }
     return { doseId, doseIndex, material, text, means: meaningOf(each) };
   });
-  const known = new Map<number, RecipeDose>();
+  const known: (RecipeDose | undefined)[] = joined.map(() => undefined);
   const unreadable: UnreadDose[] = [];
-  const settle = (dose: Joined, saidAs: SaidAs, measured: Measured) =>
-    known.set(dose.doseIndex, {
-      doseId: dose.doseId,
-      doseIndex: dose.doseIndex,
-      material: dose.material,
-      text: dose.text,
-      saidAs,
-      ...measured,
-    });
+  const settle = (
+    { doseId, doseIndex, material, text }: Joined,
+    saidAs: SaidAs,
+    { amount, exact, assumed }: Measured,
+  ) => {
+    known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed };
+  };
 
   for (const dose of joined) {
     const { doseIndex, material, text, means } = dose;
@@ -180,7 +188,7 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
     else if (means.kind !== 'times')
       settle(
         dose,
-        isShare(means) ? 'share' : 'fixed',
+        SHARES.has(means.kind) ? 'share' : 'fixed',
         withBlendDensity(measure(means, weighedAs(material, materials), plan, mold), material, materials),
       );
   }
@@ -200,7 +208,7 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
         });
         continue;
       }
-      const doses = related.data.map((index) => known.get(index));
+      const doses = related.data.map((index) => known[index]);
       if (doses.some((each) => each === undefined)) continue;
       open.delete(dose);
       settle(dose, 'relation', timesSum(factor, doses as RecipeDose[]));
@@ -210,14 +218,17 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
     unreadable.push({ doseIndex, material, text, why: 'relation-without-end' });
   }
   return {
-    doses: [...known.values()].sort((a, b) => a.doseIndex - b.doseIndex),
+    doses: known.filter((each) => each !== undefined),
     unreadable: unreadable.sort((a, b) => a.doseIndex - b.doseIndex),
   };
 }
 
-function isShare(means: Quantity): boolean {
-  return ['ofBase', 'volumePerBase', 'dropsPerBase', 'blocksPerBase'].includes(means.kind);
-}
+const SHARES: ReadonlySet<Quantity['kind']> = new Set([
+  'ofBase',
+  'volumePerBase',
+  'dropsPerBase',
+  'blocksPerBase',
+]);
 
 /** A spoon or a drop of a blend rests on a usual density where that of one of its members is not known. */
 function withBlendDensity(measured: Measured, material: DoseableMaterial, materials: Materials): Measured {

@@ -8,6 +8,7 @@ import { spine } from './0006_spine';
 import { foundRuns } from './0007_found_runs';
 import { stockItems } from './0008_stock_items';
 import { jugsAndScales } from './0009_jugs_and_scales';
+import { plansByChange } from './0010_plans_by_change';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -20,4 +21,5 @@ export const MIGRATIONS: readonly Migration[] = [
   foundRuns,
   stockItems,
   jugsAndScales,
+  plansByChange,
 ];
