@@ -16,12 +16,18 @@ interface Row {
   revision: number;
 }
 
-/** These tables have the same columns, so they share their statements. */
+/**
+ * Tables of records have the same columns, so they share their statements.
+ *
+ * @param table as it is called in the migrations; never a name from outside
+ * @throws RangeError when it is no plain name
+ */
 export function recordTable<Item extends { id: string; name: string }>(
   db: Database.Database,
-  table: 'materials' | 'molds' | 'jugs' | 'scales',
+  table: string,
   reader: RecordReader<Item>,
 ) {
+  if (!/^[a-z_]+$/.test(table)) throw new RangeError(`no table is called “${table}”`);
   const all = db.prepare<[], Row>(
     `SELECT id, record, shape, revision FROM ${table} ORDER BY record ->> 'name' COLLATE NOCASE, id`,
   );

@@ -1,7 +1,8 @@
-import type { z } from '../core/zod';
-import type { RecordTable } from '../db/records';
-import { endpoint, param } from './endpoint';
-import { invalidField, notFound } from './problem';
+import type { APIContext } from 'astro';
+import { z } from '../core/zod';
+import type { RecordTable, Stored } from '../db/records';
+import { endpoint } from './endpoint';
+import { invalidField, notFound, Problem } from './problem';
 import { readJson } from './readJson';
 import { saveRecord } from './records';
 import { type Workshop, workshop } from './workshop';
@@ -11,56 +12,77 @@ interface NamedItem {
   name: string;
 }
 
-type TableOf<Item extends NamedItem> = (workshop: Workshop) => RecordTable<Item>;
+/** A kind of record, and how its records are kept. */
+interface RecordKind<Item extends NamedItem> {
+  /** What one is called in an error. */
+  what: string;
+  table(workshop: Workshop): RecordTable<Item>;
+  schema: z.ZodType<Item>;
+  newSchema: z.ZodType<Omit<Item, 'id'>>;
+  /** Looks at all of them after a write, which is taken back when it throws. */
+  check?(workshop: Workshop): void;
+  /** Takes one away; left out where that is not possible. */
+  remove?(workshop: Workshop, id: string): void;
+}
 
-/** `GET` and `POST` of a list of records: the shelf, the mold book. `check` looks at all of them after a write. */
-export function listEndpoints<Item extends NamedItem>(
-  table: TableOf<Item>,
-  newSchema: z.ZodType<Omit<Item, 'id'>>,
-  check: (workshop: Workshop) => void = () => {},
-) {
+/**
+ * The endpoints of a kind of record, for a route `[...id]`: `GET` and `POST` of the list without an id; `GET`, `PUT`
+ * against the revision it was read at, and `DELETE` of one.
+ */
+export function recordEndpoints<Item extends NamedItem>(kind: RecordKind<Item>) {
+  const { what, table, schema, newSchema, check = () => {} } = kind;
+  const saveSchema = z.strictObject({ item: schema, revision: z.int().positive() });
+  const found = (id: string): Stored<Item> => {
+    const stored = table(workshop()).find(id);
+    if (!stored) throw notFound(what, id);
+    return stored;
+  };
   return {
-    GET: endpoint(() => ({ body: table(workshop()).all() })),
-    POST: endpoint(async ({ request }) => {
+    GET: endpoint((context) => {
+      const { id } = context.params;
+      return { body: id === undefined ? table(workshop()).all() : found(id) };
+    }),
+    POST: endpoint(async (context) => {
+      if (context.params.id !== undefined) throw nothingAnswers(context);
       const open = workshop();
-      const item = { ...(await readJson(request, newSchema)), id: open.newId() } as Item;
+      const item = { ...(await readJson(context.request, newSchema)), id: open.newId() } as Item;
       checked(open, check, () => table(open).insert(item, open.now()));
       return { status: 201, body: { item, revision: 1 } };
     }),
-  };
-}
-
-/** `GET` and `PUT` of one record, saved against the revision it was read at. */
-export function itemEndpoints<Item extends NamedItem>(
-  what: string,
-  table: TableOf<Item>,
-  saveSchema: z.ZodType<{ item: Item; revision: number }>,
-  check: (workshop: Workshop) => void = () => {},
-) {
-  return {
-    GET: endpoint((context) => {
-      const id = param(context, 'id');
-      const stored = table(workshop()).find(id);
-      if (!stored) throw notFound(what, id);
-      return { body: stored };
-    }),
     PUT: endpoint(async (context) => {
+      const { id } = context.params;
+      if (id === undefined) throw nothingAnswers(context);
       const open = workshop();
       const { item, revision } = await readJson(context.request, saveSchema);
-      if (item.id !== param(context, 'id')) throw invalidField('item.id', 'is not the id in the address');
+      if (item.id !== id) throw invalidField('item.id', 'is not the id in the address');
       const save = () => saveRecord(table(open), what, item, revision, open.now());
       return { body: checked(open, check, save) };
     }),
+    DELETE: endpoint((context) => {
+      const { id } = context.params;
+      if (id === undefined || !kind.remove) throw nothingAnswers(context);
+      kind.remove(workshop(), id);
+      return { body: { deleted: true } };
+    }),
   };
 }
 
-/** `DELETE` of one record that nothing else rests on. */
-export function removeEndpoint<Item extends NamedItem>(what: string, table: TableOf<Item>) {
-  return endpoint((context) => {
-    const id = param(context, 'id');
-    if (!table(workshop()).remove(id)) throw notFound(what, id);
-    return { body: { deleted: true } };
-  });
+/** Takes away a record that nothing else rests on. */
+export function removeFrom<Item extends NamedItem>({
+  what,
+  table,
+}: Pick<RecordKind<Item>, 'what' | 'table'>) {
+  return (open: Workshop, id: string) => {
+    if (!table(open).remove(id)) throw notFound(what, id);
+  };
+}
+
+function nothingAnswers({ request, url }: APIContext): Problem {
+  return new Problem(
+    404,
+    'no-such-endpoint',
+    `Nothing answers ${request.method} ${url.pathname.slice(0, 100)}.`,
+  );
 }
 
 /** Writes, and takes it back when the records do not fit together any more. */

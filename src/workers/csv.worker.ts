@@ -9,15 +9,15 @@ const EVERY = 200;
 const answer = (message: CsvAnswer) => postMessage(message);
 
 self.onmessage = ({ data }: MessageEvent<CsvRequest>) => {
-  if (data.ask === 'read') {
+  if (data.kind === 'read') {
     const text = csvText(data.bytes);
-    if (!text.success) return answer({ is: 'fault', reason: text.error.reason });
+    if (!text.success) return answer({ kind: 'fault', reason: text.error.reason });
     const read = readCsv(text.data);
-    if (!read.success) return answer({ is: 'fault', reason: read.error.reason });
+    if (!read.success) return answer({ kind: 'fault', reason: read.error.reason });
     table = read.data;
     const { header, rows } = table;
     return answer({
-      is: 'read',
+      kind: 'read',
       header,
       sample: rows.slice(0, 3),
       rowCount: rows.length,
@@ -33,8 +33,8 @@ self.onmessage = ({ data }: MessageEvent<CsvRequest>) => {
     data.shelf,
     () => crypto.randomUUID(),
     (done) => {
-      if (done % EVERY === 0) answer({ is: 'progress', done, of });
+      if (done % EVERY === 0) answer({ kind: 'progress', done, of });
     },
   );
-  answer({ is: 'judged', rows });
+  answer({ kind: 'judged', rows });
 };

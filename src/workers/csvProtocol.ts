@@ -2,12 +2,12 @@ import type { CsvContent, CsvMapping, CsvRow, ShelfNow } from '../formats/shelfC
 
 /** What the page asks of the CSV worker. */
 export type CsvRequest =
-  | { ask: 'read'; bytes: Uint8Array; of: CsvContent }
-  | { ask: 'judge'; mapping: CsvMapping; of: CsvContent; shelf: ShelfNow };
+  | { kind: 'read'; bytes: Uint8Array; of: CsvContent }
+  | { kind: 'judge'; mapping: CsvMapping; of: CsvContent; shelf: ShelfNow };
 
 /** What the worker answers. */
 export type CsvAnswer =
-  | { is: 'fault'; reason: string }
-  | { is: 'read'; header: string[]; sample: string[][]; rowCount: number; mapping: CsvMapping }
-  | { is: 'progress'; done: number; of: number }
-  | { is: 'judged'; rows: CsvRow[] };
+  | { kind: 'fault'; reason: string }
+  | { kind: 'read'; header: string[]; sample: string[][]; rowCount: number; mapping: CsvMapping }
+  | { kind: 'progress'; done: number; of: number }
+  | { kind: 'judged'; rows: CsvRow[] };

@@ -9,15 +9,17 @@ let model: ReadModel | undefined;
 const answer = (message: ModelAnswer) => postMessage(message);
 
 self.onmessage = ({ data }: MessageEvent<ModelRequest>) => {
-  if (data.ask === 'read') {
+  if (data.kind === 'read') {
     const soup = readStl(data.bytes);
-    if (!soup.success) return answer({ is: 'fault', reason: stlFaultWords(soup.error) });
+    if (!soup.success) return answer({ kind: 'fault', reason: stlFaultWords(soup.error) });
     const read = readModel(soup.data);
-    if (!read.success) return answer({ is: 'fault', reason: modelFaultWords(read.error) });
+    if (!read.success) return answer({ kind: 'fault', reason: modelFaultWords(read.error) });
     model = read.data;
-    return answer({ is: 'read', report: model.report, size: model.size });
+    return answer({ kind: 'read', report: model.report, size: model.size });
   }
   if (!model) return;
-  const shape = modelShape(model, data.unitMm, data.brim, (done, of) => answer({ is: 'progress', done, of }));
-  answer({ is: 'shape', shape });
+  const shape = modelShape(model, data.unitMm, data.brim, (done, of) =>
+    answer({ kind: 'progress', done, of }),
+  );
+  answer({ kind: 'shape', shape });
 };

@@ -16,30 +16,30 @@ const STILL_MS = 300;
 const TOLD_EVERY = 4;
 
 self.onmessage = ({ data }: MessageEvent<PourPlanRequest>) => {
-  if (data.ask === 'teach')
-    return answer({ is: 'taught', result: teach(data.sheet, data.rules, data.request) });
-  asked = data.ask === 'pour-plan' ? data.key : null;
-  if (data.ask === 'pour-plan') void work(data);
+  if (data.kind === 'teach')
+    return answer({ kind: 'taught', result: teach(data.sheet, data.rules, data.request) });
+  asked = data.kind === 'pour-plan' ? data.key : null;
+  if (data.kind === 'pour-plan') void work(data);
 };
 
-async function work({ key, sheet, rules }: Extract<PourPlanRequest, { ask: 'pour-plan' }>) {
+async function work({ key, sheet, rules }: Extract<PourPlanRequest, { kind: 'pour-plan' }>) {
   const found = kept.find(key);
-  if (found) return answer({ is: 'whole', key, pourPlan: found });
+  if (found) return answer({ kind: 'whole', key, pourPlan: found });
   try {
     for (const { done, of, pourPlan } of pourPlanInSteps(sheet, rules)) {
       if (asked !== key) return;
-      if (done === 0) answer({ is: 'first', key, pourPlan, of });
+      if (done === 0) answer({ kind: 'first', key, pourPlan, of });
       else if (done < of) {
-        if (done % TOLD_EVERY === 0) answer({ is: 'progress', key, done, of });
+        if (done % TOLD_EVERY === 0) answer({ kind: 'progress', key, done, of });
       } else {
         kept.keep(key, pourPlan);
-        answer({ is: 'whole', key, pourPlan });
+        answer({ kind: 'whole', key, pourPlan });
       }
       await after(done === 0 ? STILL_MS : 0);
     }
   } catch (error) {
     answer({
-      is: 'fault',
+      kind: 'fault',
       key,
       reason: error instanceof RangeError ? error.message : 'it can’t be computed',
     });

@@ -12,6 +12,7 @@ import { measuresText } from '../../formats/records/moldText';
 import { MEASURED_NAMES } from '../../words/en/molds/names';
 import { showDay } from '../../words/en/showTime';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { EnterField } from '../shared/EnterField';
 import { useShowing } from '../shared/showing';
 import type { TextForm } from '../shared/textForm';
 import { today } from '../shared/today';
@@ -203,21 +204,15 @@ function NewMeasure({ bases, onAdd }: NewProps) {
             ))}
         </select>
       </label>
-      <label className="text-xs">
-        {isJug ? 'In one cavity' : 'On the scale'}
-        <input
-          className={`input min-h-11 w-full ${problem ? 'input-error' : ''}`}
-          placeholder={isJug ? '100 mL' : '100 g'}
-          value={text}
-          aria-describedby={`${id}-why`}
-          onChange={({ target }) => setText(target.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter') return;
-            event.preventDefault();
-            add();
-          }}
-        />
-      </label>
+      <EnterField
+        label={isJug ? 'In one cavity' : 'On the scale'}
+        placeholder={isJug ? '100 mL' : '100 g'}
+        value={text}
+        saysId={`${id}-why`}
+        isBad={problem !== null}
+        onChange={setText}
+        onEnter={add}
+      />
       <button type="button" className="btn btn-secondary min-h-11" onClick={add}>
         Add
       </button>

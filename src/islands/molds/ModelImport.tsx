@@ -55,7 +55,7 @@ export default function ModelImport({ onMeasured }: Props) {
           if (file) void read(file);
         }}
       />
-      {state.is === 'busy' && (
+      {state.kind === 'busy' && (
         <div className="flex items-center gap-2" role="status">
           <progress
             className="progress flex-1"
@@ -68,7 +68,7 @@ export default function ModelImport({ onMeasured }: Props) {
           </button>
         </div>
       )}
-      {state.is === 'fault' && (
+      {state.kind === 'fault' && (
         <p className="text-error text-sm" role="alert">
           {state.reason}
         </p>
@@ -103,12 +103,12 @@ export default function ModelImport({ onMeasured }: Props) {
           <button
             type="button"
             className="btn btn-secondary"
-            disabled={state.is === 'busy' || sizeFault(size) !== null}
+            disabled={state.kind === 'busy' || sizeFault(size) !== null}
             onClick={() => shape(UNITS[unit], brim)}
           >
             Make it the cavity
           </button>
-          {state.is === 'shape' && (
+          {state.kind === 'shape' && (
             <p className="text-sm" role="status">
               It holds <strong>{writeFigure(shapeCapacityMl(state.shape), 1)} mL</strong>, and is known at{' '}
               {state.shape.levels.length} heights.

@@ -4,23 +4,23 @@ import type { ModelAnswer, ModelRequest } from '../../workers/modelProtocol';
 import { useStable } from '../shared/useStable';
 
 export type ModelState =
-  | { is: 'waiting' }
-  | { is: 'busy'; done: number; of: number }
-  | Exclude<ModelAnswer, { is: 'progress' }>;
+  | { kind: 'waiting' }
+  | { kind: 'busy'; done: number; of: number }
+  | Exclude<ModelAnswer, { kind: 'progress' }>;
 
 const MOST_BYTES = 200_000_000;
 
 /** The worker that reads a model file; stopping it throws away what it was at. */
-export function useModelWorker(onShape: (shape: Extract<ModelAnswer, { is: 'shape' }>['shape']) => void) {
+export function useModelWorker(onShape: (shape: Extract<ModelAnswer, { kind: 'shape' }>['shape']) => void) {
   const takeShape = useStable(onShape);
   const worker = useRef<Worker | null>(null);
-  const [state, setState] = useState<ModelState>({ is: 'waiting' });
-  const [found, setFound] = useState<Extract<ModelAnswer, { is: 'read' }> | null>(null);
+  const [state, setState] = useState<ModelState>({ kind: 'waiting' });
+  const [found, setFound] = useState<Extract<ModelAnswer, { kind: 'read' }> | null>(null);
 
   const stop = useCallback(() => {
     worker.current?.terminate();
     worker.current = null;
-    setState({ is: 'waiting' });
+    setState({ kind: 'waiting' });
     setFound(null);
   }, []);
   useEffect(() => () => worker.current?.terminate(), []);
@@ -28,27 +28,30 @@ export function useModelWorker(onShape: (shape: Extract<ModelAnswer, { is: 'shap
   async function read(file: File) {
     stop();
     if (file.size > MOST_BYTES) {
-      setState({ is: 'fault', reason: `The file is over ${MOST_BYTES / 1e6} MB. Export it more coarsely.` });
+      setState({
+        kind: 'fault',
+        reason: `The file is over ${MOST_BYTES / 1e6} MB. Export it more coarsely.`,
+      });
       return;
     }
-    setState({ is: 'busy', done: 0, of: 0 });
+    setState({ kind: 'busy', done: 0, of: 0 });
     const started = new Worker(new URL('../../workers/model.worker.ts', import.meta.url), { type: 'module' });
     worker.current = started;
     started.onmessage = ({ data }: MessageEvent<ModelAnswer>) => {
-      if (data.is === 'read') setFound(data);
-      if (data.is === 'shape') takeShape(data.shape);
-      setState(data.is === 'progress' ? { is: 'busy', done: data.done, of: data.of } : data);
+      if (data.kind === 'read') setFound(data);
+      if (data.kind === 'shape') takeShape(data.shape);
+      setState(data.kind === 'progress' ? { kind: 'busy', done: data.done, of: data.of } : data);
     };
     started.onerror = () =>
-      setState({ is: 'fault', reason: 'The file can’t be read. Export the model once more as STL.' });
+      setState({ kind: 'fault', reason: 'The file can’t be read. Export the model once more as STL.' });
     const bytes = new Uint8Array(await file.arrayBuffer());
     if (worker.current === started)
-      started.postMessage({ ask: 'read', bytes } satisfies ModelRequest, [bytes.buffer]);
+      started.postMessage({ kind: 'read', bytes } satisfies ModelRequest, [bytes.buffer]);
   }
 
   function shape(unitMm: number, brim: BrimSide) {
-    setState({ is: 'busy', done: 0, of: 0 });
-    worker.current?.postMessage({ ask: 'shape', unitMm, brim } satisfies ModelRequest);
+    setState({ kind: 'busy', done: 0, of: 0 });
+    worker.current?.postMessage({ kind: 'shape', unitMm, brim } satisfies ModelRequest);
   }
 
   return { state, found, read, shape, stop };

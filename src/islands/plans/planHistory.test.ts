@@ -7,7 +7,7 @@ import { doseTyped, planHistory, startHistory, typingIn, withTyped } from './pla
 const { plan } = planFile([{}]);
 const named = (name: string) => ({ ...plan, name });
 const edit = (name: string, about: string, atMs: number) => ({
-  do: 'edit' as const,
+  kind: 'edit' as const,
   plan: named(name),
   about,
   atMs,
@@ -25,7 +25,7 @@ test('keystrokes in one field are one step back; a pause or another field begins
   }
   const names: string[] = [];
   while (history.past.length > 0) {
-    history = planHistory(history, { do: 'undo' });
+    history = planHistory(history, { kind: 'undo' });
     names.push(history.present.name);
   }
   assert.deepEqual(names, ['abc', 'ab', 'start']);
@@ -33,16 +33,16 @@ test('keystrokes in one field are one step back; a pause or another field begins
 
 test('redo goes forward again until a new edit', () => {
   let history = planHistory(startHistory(named('start')), edit('a', 'name', 0));
-  history = planHistory(planHistory(history, { do: 'undo' }), { do: 'redo' });
+  history = planHistory(planHistory(history, { kind: 'undo' }), { kind: 'redo' });
   assert.equal(history.present.name, 'a');
-  history = planHistory(planHistory(history, { do: 'undo' }), edit('b', 'name', 9));
-  assert.equal(planHistory(history, { do: 'redo' }).present.name, 'b');
+  history = planHistory(planHistory(history, { kind: 'undo' }), edit('b', 'name', 9));
+  assert.equal(planHistory(history, { kind: 'redo' }).present.name, 'b');
 });
 
 test('undo and redo at the ends change nothing', () => {
   const history = startHistory(named('start'));
-  assert.equal(planHistory(history, { do: 'undo' }), history);
-  assert.equal(planHistory(history, { do: 'redo' }), history);
+  assert.equal(planHistory(history, { kind: 'undo' }), history);
+  assert.equal(planHistory(history, { kind: 'redo' }), history);
 });
 
 test('typing is told from dragging, and ends with whatever else is done', () => {
@@ -52,7 +52,7 @@ test('typing is told from dragging, and ends with whatever else is done', () => 
   assert.equal(typingIn(after('note')), 'words');
   for (const about of ['wait 1', 'boundary 0', 'say 1 99', 'column 5', 'base of 0'])
     assert.equal(typingIn(after(about)), null, about);
-  assert.equal(typingIn(planHistory(after('note'), { do: 'undo' })), null);
+  assert.equal(typingIn(planHistory(after('note'), { kind: 'undo' })), null);
 });
 
 test('an edit of the plan that is shown keeps what was typed since', () => {

@@ -10,10 +10,10 @@ export interface PlanHistory {
 }
 
 export type PlanAction =
-  | { do: 'edit'; plan: Plan; about: string; atMs: number }
-  | { do: 'undo' }
-  | { do: 'redo' }
-  | { do: 'replace'; plan: Plan };
+  | { kind: 'edit'; plan: Plan; about: string; atMs: number }
+  | { kind: 'undo' }
+  | { kind: 'redo' }
+  | { kind: 'replace'; plan: Plan };
 
 /** Where a text is being typed: in a dose, or in one that weighs nothing. */
 export type Typing = { pourIndex: number; doseIndex: number } | 'words';
@@ -40,7 +40,7 @@ export function startHistory(plan: Plan): PlanHistory {
 
 export function planHistory(history: PlanHistory, action: PlanAction): PlanHistory {
   const { past, present, future, last } = history;
-  switch (action.do) {
+  switch (action.kind) {
     case 'edit': {
       const { plan, about, atMs } = action;
       const goesOn = last !== null && last.about === about && atMs - last.atMs < ONE_STEP_WITHIN_MS;

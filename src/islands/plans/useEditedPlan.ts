@@ -8,14 +8,14 @@ import { useAutosave } from './useAutosave';
 /** A plan that is edited, step by step back and forward, and saved as it changes. */
 export function useEditedPlan(stored: StoredPlan, draft: Draft | null) {
   const [history, dispatch] = useReducer(planHistory, stored.plan, (plan) =>
-    draft ? planHistory(startHistory(plan), { do: 'replace', plan: draft.plan }) : startHistory(plan),
+    draft ? planHistory(startHistory(plan), { kind: 'replace', plan: draft.plan }) : startHistory(plan),
   );
   const save = useAutosave(stored, history.present, draft?.revision ?? stored.revision);
   const edit = useCallback((plan: Plan, about: string) => {
-    dispatch({ do: 'edit', plan, about, atMs: Date.now() });
+    dispatch({ kind: 'edit', plan, about, atMs: Date.now() });
   }, []);
-  const undo = useCallback(() => dispatch({ do: 'undo' }), []);
-  const redo = useCallback(() => dispatch({ do: 'redo' }), []);
+  const undo = useCallback(() => dispatch({ kind: 'undo' }), []);
+  const redo = useCallback(() => dispatch({ kind: 'redo' }), []);
   useUndoKeys(undo, redo);
   return {
     plan: history.present,
@@ -29,7 +29,7 @@ export function useEditedPlan(stored: StoredPlan, draft: Draft | null) {
     /** After a conflict: theirs from here on, one step back to mine. */
     takeTheirs(plan: Plan, revision: number) {
       save.takeTheirs(plan, revision);
-      dispatch({ do: 'replace', plan });
+      dispatch({ kind: 'replace', plan });
     },
   };
 }

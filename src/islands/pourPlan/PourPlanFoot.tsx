@@ -35,7 +35,7 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
     <section
       className="plate px-3 py-1.5"
       aria-labelledby="pour-plan-title"
-      aria-busy={view.state.is === 'working'}
+      aria-busy={view.state.kind === 'working'}
     >
       <div className="mb-1 flex flex-wrap items-center gap-x-3">
         <h2 id="pour-plan-title" className="font-semibold">
@@ -131,7 +131,7 @@ function Summary({ sheet, view, begins }: { sheet: Sheet; view: PourPlanView; be
 }
 
 function Progress({ view: { state, cancel, again, pourPlan } }: { view: PourPlanView }) {
-  switch (state.is) {
+  switch (state.kind) {
     case 'working':
       return (
         <span className="flex items-center gap-2 text-xs" role="status">

@@ -64,12 +64,12 @@ export function WhatIf(props: Props) {
       {choice && other === null && (
         <p role="alert">So there is no sheet: the additions are more than the pour.</p>
       )}
-      {view.state.is === 'fault' && (
+      {view.state.kind === 'fault' && (
         <p role="alert" className="text-error">
           That can’t be worked out: {view.state.reason}. Choose something else.
         </p>
       )}
-      {choice && other && !whole && view.state.is !== 'fault' && (
+      {choice && other && !whole && view.state.kind !== 'fault' && (
         <p role="status" className="quiet">
           Working it out …
         </p>

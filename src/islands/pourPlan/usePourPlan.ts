@@ -6,12 +6,12 @@ import type { PourRules } from '../../core/schedule/pourRules';
 import type { PourPlanAnswer, PourPlanRequest } from '../../workers/pourPlanProtocol';
 
 export type PourPlanState =
-  | { is: 'none' }
-  | { is: 'working'; done: number; of: number }
-  | { is: 'whole' }
+  | { kind: 'none' }
+  | { kind: 'working'; done: number; of: number }
+  | { kind: 'whole' }
   /** Stopped by hand: what is shown may be of the plan as it was, or without ranges. */
-  | { is: 'stopped' }
-  | { is: 'fault'; reason: string };
+  | { kind: 'stopped' }
+  | { kind: 'fault'; reason: string };
 
 export interface PourPlanView {
   /** The newest there is; it may be of the plan as it was a moment ago. */
@@ -39,7 +39,7 @@ const PAUSE_MS = 150;
 export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = false): PourPlanView {
   const worker = useRef<Worker | null>(null);
   const [shown, setShown] = useState<{ key: string; sheet: Sheet; pourPlan: PourPlan } | null>(null);
-  const [state, setState] = useState<PourPlanState>({ is: 'none' });
+  const [state, setState] = useState<PourPlanState>({ kind: 'none' });
   const [turn, setTurn] = useState(0);
   const rested = useRested(sheet, isTyping);
   const key = useMemo(() => (rested ? pourPlanKey(rested, rules) : null), [rested, rules]);
@@ -52,8 +52,8 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
   useEffect(() => {
     if (key === null || rested === null) {
       asked.current = null;
-      worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
-      setState({ is: 'none' });
+      worker.current?.postMessage({ kind: 'cancel' } satisfies PourPlanRequest);
+      setState({ kind: 'none' });
       return;
     }
     if (stopped.current === key) return;
@@ -61,29 +61,30 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
     asked.current = key;
     askedSheet.current = rested;
     if (found) {
-      worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
+      worker.current?.postMessage({ kind: 'cancel' } satisfies PourPlanRequest);
       setShown({ key, sheet: rested, pourPlan: found });
-      setState({ is: 'whole' });
+      setState({ kind: 'whole' });
       return;
     }
     worker.current ??= startWorker(
       (answer) => {
-        if (answer.is === 'taught' || answer.key !== asked.current) return;
-        if (answer.is === 'fault') return setState({ is: 'fault', reason: answer.reason });
-        if (answer.is === 'progress') return setState({ is: 'working', done: answer.done, of: answer.of });
+        if (answer.kind === 'taught' || answer.key !== asked.current) return;
+        if (answer.kind === 'fault') return setState({ kind: 'fault', reason: answer.reason });
+        if (answer.kind === 'progress')
+          return setState({ kind: 'working', done: answer.done, of: answer.of });
         const of = askedSheet.current;
         if (of) setShown({ key: answer.key, sheet: of, pourPlan: answer.pourPlan });
-        if (answer.is === 'first') return setState({ is: 'working', done: 0, of: answer.of });
+        if (answer.kind === 'first') return setState({ kind: 'working', done: 0, of: answer.of });
         kept.keep(answer.key, answer.pourPlan);
-        setState({ is: 'whole' });
+        setState({ kind: 'whole' });
       },
       () => {
         worker.current = null;
-        setState({ is: 'fault', reason: 'its worker could not be started' });
+        setState({ kind: 'fault', reason: 'its worker could not be started' });
       },
     );
-    setState({ is: 'working', done: 0, of: 0 });
-    worker.current.postMessage({ ask: 'pour-plan', key, sheet: rested, rules } satisfies PourPlanRequest);
+    setState({ kind: 'working', done: 0, of: 0 });
+    worker.current.postMessage({ kind: 'pour-plan', key, sheet: rested, rules } satisfies PourPlanRequest);
   }, [key, turn]);
 
   const isBehind = rested !== sheet;
@@ -91,7 +92,7 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
   useEffect(() => {
     if (isBehind && asked.current !== null && !kept.find(asked.current)) {
       // What was begun before the key takes the time of the next one, and is likely of no use.
-      worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
+      worker.current?.postMessage({ kind: 'cancel' } satisfies PourPlanRequest);
       asked.current = null;
       brokenOff.current = true;
     }
@@ -106,8 +107,8 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
     stopped.current = asked.current ?? key;
     brokenOff.current = false;
     asked.current = null;
-    worker.current?.postMessage({ ask: 'cancel' } satisfies PourPlanRequest);
-    setState({ is: 'stopped' });
+    worker.current?.postMessage({ kind: 'cancel' } satisfies PourPlanRequest);
+    setState({ kind: 'stopped' });
   }, [key]);
   const again = useCallback(() => {
     stopped.current = null;

@@ -44,15 +44,15 @@ export function ImportCsv({ onClose }: { onClose(): void }) {
         <h2 id="import-title" className="text-xl font-semibold">
           Bring in a CSV file
         </h2>
-        {(state.is === 'waiting' || state.is === 'fault') && (
+        {(state.kind === 'waiting' || state.kind === 'fault') && (
           <ChooseFile
             of={of}
-            fault={state.is === 'fault' ? state.reason : null}
+            fault={state.kind === 'fault' ? state.reason : null}
             onOf={setOf}
             onFile={(file) => void read(file, of)}
           />
         )}
-        {state.is === 'busy' && (
+        {state.kind === 'busy' && (
           <div className="my-4" role="status">
             <p>{state.of > 0 ? `Looking at row ${state.done} of ${state.of} …` : 'Reading the file …'}</p>
             <progress
@@ -65,7 +65,7 @@ export function ImportCsv({ onClose }: { onClose(): void }) {
             </button>
           </div>
         )}
-        {state.is === 'read' && (
+        {state.kind === 'read' && (
           <Columns
             of={of}
             header={state.header}
@@ -75,7 +75,7 @@ export function ImportCsv({ onClose }: { onClose(): void }) {
             onGo={(mapping) => judgeWith(mapping, state.header)}
           />
         )}
-        {state.is === 'judged' && <Verdicts rows={state.rows} taking={taking} onTake={take} />}
+        {state.kind === 'judged' && <Verdicts rows={state.rows} taking={taking} onTake={take} />}
         {problem && (
           <p role="alert" className="text-error my-2 font-semibold">
             {problem}

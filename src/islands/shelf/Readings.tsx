@@ -10,6 +10,7 @@ import { readingsText } from '../../formats/records/listTexts';
 import { showDay } from '../../words/en/showTime';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { EnterField } from '../shared/EnterField';
 import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
 
@@ -131,21 +132,13 @@ function NewReading({ onAdd }: { onAdd(reading: Reading): void }) {
           onChange={({ target }) => setCount(target.value)}
         />
       </label>
-      <label className="text-xs">
-        On the scale, g
-        <input
-          className="input min-h-11 w-full"
-          inputMode="decimal"
-          value={mass}
-          aria-describedby={`${id}-why`}
-          onChange={({ target }) => setMass(target.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter') return;
-            event.preventDefault();
-            add();
-          }}
-        />
-      </label>
+      <EnterField
+        label="On the scale, g"
+        value={mass}
+        saysId={`${id}-why`}
+        onChange={setMass}
+        onEnter={add}
+      />
       <button type="button" className="btn btn-secondary min-h-11" onClick={add}>
         Add
       </button>

@@ -4,21 +4,21 @@ import type { CsvContent, CsvMapping, CsvRow, ShelfNow } from '../../formats/she
 import type { CsvAnswer, CsvRequest } from '../../workers/csvProtocol';
 
 export type CsvState =
-  | { is: 'waiting' }
-  | { is: 'busy'; done: number; of: number }
-  | { is: 'fault'; reason: string }
-  | { is: 'read'; header: string[]; sample: string[][]; rowCount: number; mapping: CsvMapping }
-  | { is: 'judged'; rows: CsvRow[] };
+  | { kind: 'waiting' }
+  | { kind: 'busy'; done: number; of: number }
+  | { kind: 'fault'; reason: string }
+  | { kind: 'read'; header: string[]; sample: string[][]; rowCount: number; mapping: CsvMapping }
+  | { kind: 'judged'; rows: CsvRow[] };
 
 /** The worker that reads a CSV file; stopping it throws away what it was at. */
 export function useCsvWorker() {
   const worker = useRef<Worker | null>(null);
-  const [state, setState] = useState<CsvState>({ is: 'waiting' });
+  const [state, setState] = useState<CsvState>({ kind: 'waiting' });
 
   const stop = useCallback(() => {
     worker.current?.terminate();
     worker.current = null;
-    setState({ is: 'waiting' });
+    setState({ kind: 'waiting' });
   }, []);
   useEffect(() => () => worker.current?.terminate(), []);
 
@@ -26,24 +26,24 @@ export function useCsvWorker() {
     stop();
     if (file.size > CSV_LIMITS.bytes) {
       const reason = `The file is over ${CSV_LIMITS.bytes / 1e6} MB. Split it and bring the parts in one after the other.`;
-      setState({ is: 'fault', reason });
+      setState({ kind: 'fault', reason });
       return;
     }
-    setState({ is: 'busy', done: 0, of: 0 });
+    setState({ kind: 'busy', done: 0, of: 0 });
     const started = new Worker(new URL('../../workers/csv.worker.ts', import.meta.url), { type: 'module' });
     worker.current = started;
     started.onmessage = ({ data }: MessageEvent<CsvAnswer>) =>
-      setState(data.is === 'progress' ? { is: 'busy', done: data.done, of: data.of } : data);
+      setState(data.kind === 'progress' ? { kind: 'busy', done: data.done, of: data.of } : data);
     started.onerror = () =>
-      setState({ is: 'fault', reason: 'The file can’t be read. Save the table as CSV in UTF-8.' });
+      setState({ kind: 'fault', reason: 'The file can’t be read. Save the table as CSV in UTF-8.' });
     const bytes = new Uint8Array(await file.arrayBuffer());
-    send(started, { ask: 'read', bytes, of });
+    send(started, { kind: 'read', bytes, of });
   }
 
   function judge(of: CsvContent, mapping: CsvMapping, shelf: ShelfNow) {
     if (!worker.current) return;
-    setState({ is: 'busy', done: 0, of: 0 });
-    send(worker.current, { ask: 'judge', of, mapping, shelf });
+    setState({ kind: 'busy', done: 0, of: 0 });
+    send(worker.current, { kind: 'judge', of, mapping, shelf });
   }
 
   return { state, read, judge, stop };

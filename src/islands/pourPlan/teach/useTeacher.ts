@@ -22,7 +22,7 @@ export function useTeacher(sheet: Sheet, rules: HouseRules) {
       type: 'module',
     });
     worker.current.onmessage = ({ data }: MessageEvent<PourPlanAnswer>) => {
-      if (data.is !== 'taught') return;
+      if (data.kind !== 'taught') return;
       setBusy(false);
       setResult(data.result);
     };
@@ -34,7 +34,7 @@ export function useTeacher(sheet: Sheet, rules: HouseRules) {
     setFailed(false);
     setBusy(true);
     setResult(null);
-    worker.current.postMessage({ ask: 'teach', sheet, rules, request } satisfies PourPlanRequest);
+    worker.current.postMessage({ kind: 'teach', sheet, rules, request } satisfies PourPlanRequest);
   }
 
   return { fit, busy, failed, result, forget: () => setResult(null) };

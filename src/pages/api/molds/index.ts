@@ -1,4 +1,0 @@
-import { newMoldSchema } from '../../../core/molds/moldSchema';
-import { listEndpoints } from '../../../server/recordEndpoints';
-
-export const { GET, POST } = listEndpoints(({ molds }) => molds, newMoldSchema);

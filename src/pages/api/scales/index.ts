@@ -1,4 +1,0 @@
-import { newScaleSchema } from '../../../core/houseRules/scaleSchema';
-import { listEndpoints } from '../../../server/recordEndpoints';
-
-export const { GET, POST } = listEndpoints(({ scales }) => scales, newScaleSchema);
