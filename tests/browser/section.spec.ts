@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { pngOf } from '../support/pictures';
-import { BOX, base, planFile } from '../support/planFiles';
+import { BOX, base, fragrance, planFile } from '../support/planFiles';
 import { given, saved } from './workshop';
 
 let counted = 0;
@@ -220,4 +220,52 @@ test('a sample is matched from a photograph, and the plan’s colours are no est
       all.map((each) => each.getAttribute('fill')).filter((fill) => fill?.startsWith('#7')),
     );
   expect(fills.some((fill) => /^#7[9ab]a[1-3]c[3-5]$/.test(fill ?? ''))).toBe(true);
+});
+
+test('a dose of a jug that goes on says what is added to it, or what its pour holds', async ({
+  page,
+  request,
+}) => {
+  const file = twoPours(['48 g', 'rest']);
+  const scent = fragrance({
+    id: `scent-${++counted}-${process.pid}`,
+    name: `Scent ${process.pid}-${counted}`,
+  });
+  const [a, b] = file.plan.pours;
+  if (!a || !b) throw new Error('no pours');
+  const { id } = await given(request, {
+    ...file,
+    materials: [...file.materials, scent],
+    plan: {
+      ...file.plan,
+      pours: [
+        { ...a, doses: [{ id: 'd1', materialId: scent.id, text: '2 g', means: { kind: 'mass', massG: 2 } }] },
+        { ...b, way: { sameJug: true } },
+      ],
+    },
+  });
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('tab', { name: /^A/ }).click();
+  // Two grams go into the jug before A, and a part of them stays for B.
+  const parts = page.getByRole('list', { name: `Parts of ${scent.name}` });
+  await expect(parts).toContainText('the rest goes on in the jug');
+  await page.getByRole('button', { name: `${scent.name}, other ways to say it` }).click();
+  const says = page.getByLabel(`What the dose of ${scent.name} says`);
+  await expect(says).toHaveValue('added');
+  await says.selectOption('content');
+  await expect(parts).toBeHidden();
+  await saved(page);
+  await page.reload();
+  await page.getByRole('tab', { name: /^A/ }).click();
+  await page.getByRole('button', { name: `${scent.name}, other ways to say it` }).click();
+  await expect(says).toHaveValue('content');
+  await says.selectOption('added');
+  await expect(parts).toContainText('the rest goes on in the jug');
+  // In ounces no gram is left on the tabs.
+  await expect(page.getByRole('tab', { name: /^A/ })).toContainText('48 g');
+  await saved(page);
+  await page.getByRole('button', { name: /switch to ounces/ }).click();
+  await expect(page.getByRole('tab', { name: /^A/ })).toContainText('1.69');
+  await expect(page.getByRole('tab', { name: /^A/ })).toContainText('oz');
+  await page.getByRole('button', { name: /switch to grams/ }).click();
 });

@@ -1,4 +1,4 @@
-import { type Dose, type Plan, type Pour, sameQuantity } from './plan';
+import { counting, type Dose, type Plan, type Pour, sameQuantity } from './plan';
 
 /** Doses that are a share of the base: in a jug that goes on they are as strong already. */
 const SHARES: ReadonlySet<string> = new Set(['ofBase', 'volumePerBase', 'dropsPerBase', 'blocksPerBase']);
@@ -13,8 +13,12 @@ export function goOnInJug(plan: Plan, pourIndex: number): Plan {
     ...plan,
     pours: plan.pours.map((pour, index): Pour => {
       if (index !== pourIndex)
-        return before.includes(pour) ? { ...pour, doses: pour.doses.map(added) } : pour;
-      const doses = pour.doses.filter((dose) => !before.some((other) => hasAlready(other, dose))).map(added);
+        return before.includes(pour)
+          ? { ...pour, doses: pour.doses.map((each) => counting(each, 'added')) }
+          : pour;
+      const doses = pour.doses
+        .filter((dose) => !before.some((other) => hasAlready(other, dose)))
+        .map((each) => counting(each, 'added'));
       return { ...pour, doses, way: { ...pour.way, sameJug: true } };
     }),
   };
@@ -40,8 +44,4 @@ function hasAlready({ doses }: Pour, { materialId, means }: Dose): boolean {
       SHARES.has(means.kind) &&
       sameQuantity(each.means, means),
   );
-}
-
-function added({ counts: _, ...dose }: Dose): Dose {
-  return dose;
 }

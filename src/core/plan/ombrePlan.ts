@@ -6,7 +6,7 @@ import { fail, ok, type Result } from '../result';
 import { writeFigure } from '../units/writeQuantity';
 import { goOnInJug } from './goOnInJug';
 import { makeSheet } from './makeSheet';
-import { type Dose, dose, type Plan, type PlanFile, type Pour, retyped } from './plan';
+import { counting, dose, type Plan, type PlanFile, type Pour, retyped } from './plan';
 import type { SheetPour } from './sheet';
 
 /** Pours that go from pale to deep in one colorant. */
@@ -164,8 +164,6 @@ function withDoses(
   counts: 'content' | 'added',
 ): Plan {
   const baseId = plan.pours[wish.fromIndex]?.baseId;
-  const counting = ({ counts: _, ...rest }: Dose): Dose =>
-    counts === 'content' ? { ...rest, counts } : rest;
   return {
     ...plan,
     pours: plan.pours.map((pour, index): Pour => {
@@ -174,7 +172,7 @@ function withDoses(
       const has = pour.doses.some(({ materialId }) => materialId === wish.colorantId);
       const doses = has
         ? pour.doses.map((each) =>
-            each.materialId === wish.colorantId ? counting(retyped(each, text)) : each,
+            each.materialId === wish.colorantId ? counting(retyped(each, text), counts) : each,
           )
         : [
             { ...dose(wish.colorantId, text), id: `${pour.id}-${wish.colorantId}`.slice(0, 64) },

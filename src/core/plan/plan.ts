@@ -61,6 +61,11 @@ export function retyped(each: Dose, text: string): Dose {
   return { ...each, text, means: doseMeaning(text) };
 }
 
+/** A dose that says what is added to its jug, or what its pour holds. */
+export function counting({ counts: _, ...rest }: Dose, counts: 'added' | 'content'): Dose {
+  return counts === 'content' ? { ...rest, counts } : rest;
+}
+
 /** What a dose means: as it is kept, or as its text can be read by now. */
 export function meaningOf({ text, means }: Pick<Dose, 'text' | 'means'>): Quantity | null {
   return means ?? doseMeaning(text);

@@ -82,6 +82,7 @@ function DoseTable({
   );
   const { editPour, actions, add } = useDoseEdits({ plan, pourIndex, grid });
   const sheetPour = sheet?.pours[pourIndex];
+  const goesOn = pour.way?.sameJug === true || plan.pours[pourIndex + 1]?.way?.sameJug === true;
   /** The row that is typed into is drawn with the key, those that follow from it after it. */
   const sheetOfRow = (index: number) =>
     typing === null || (typing !== 'words' && typing.pourIndex === pourIndex && typing.doseIndex === index)
@@ -106,6 +107,7 @@ function DoseTable({
                 materialId={each.materialId}
                 text={each.text}
                 wetIn={each.wetIn}
+                counts={goesOn ? (each.counts ?? 'added') : null}
                 severity={worst(findings, pourIndex, index)}
                 sheet={sheetOfRow(index)}
                 byId={byId}

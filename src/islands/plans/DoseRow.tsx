@@ -7,6 +7,7 @@ import type { Way } from '../../core/plan/waysToSay';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 
+const CountsField = lazy(() => import('./CountsField'));
 const WettingField = lazy(() => import('./WettingField'));
 
 /** What is done to a dose, told with its place in the pour. */
@@ -16,11 +17,14 @@ export interface DoseActions {
   /** Several lines were pasted. */
   onColumn(index: number, texts: string[]): void;
   onWetting(index: number, wetIn: Wetting | undefined): void;
+  /** It says what is added to the jug, or what the jug holds. */
+  onCounts(index: number, counts: 'added' | 'content'): void;
   onRemove(index: number): void;
   onEnter(index: number): void;
 }
 
 interface Props {
+  pourIndex: number;
   index: number;
   name: string;
   kind: string;
@@ -34,13 +38,15 @@ interface Props {
   /** What it may be wetted in; null for what is never wetted. */
   dispersants: Material[] | null;
   wetIn: Wetting | undefined;
+  /** null where no other pour goes on in the jug. */
+  counts: 'added' | 'content' | null;
   actions: DoseActions;
 }
 
 /** A row is drawn anew only when something that it shows has changed: a key in one dose leaves most others as they are. */
 function showsTheSame(before: Props, after: Props): boolean {
-  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn }: Props) =>
-    JSON.stringify([index, name, kind, text, severity, figures, parts, wetIn]);
+  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn, counts }: Props) =>
+    JSON.stringify([index, name, kind, text, severity, figures, parts, wetIn, counts]);
   return (
     before.dispersants === after.dispersants &&
     before.actions === after.actions &&
@@ -56,7 +62,8 @@ const BORDER: Record<Severity, string> = {
 
 /** One dose: as typed, what it comes to, and on demand every other way to say it. */
 export const DoseRow = memo(function DoseRow(props: Props) {
-  const { index, name, kind, text, severity, figures, parts, ways, dispersants, wetIn, actions } = props;
+  const { index, name, kind, text, severity, figures, parts, ways, dispersants, wetIn, counts, actions } =
+    props;
   const id = useId();
   const [open, setOpen] = useState(false);
   const parsed = parseQuantity(text);
@@ -131,6 +138,14 @@ export const DoseRow = memo(function DoseRow(props: Props) {
               }}
             />
             <Suspense>
+              {counts && (
+                <CountsField
+                  name={name}
+                  pourIndex={props.pourIndex}
+                  counts={counts}
+                  onChange={(next) => actions.onCounts(index, next)}
+                />
+              )}
               {dispersants && (dispersants.length > 0 || wetIn) && (
                 <WettingField
                   name={name}

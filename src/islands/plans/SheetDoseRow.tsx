@@ -16,6 +16,7 @@ interface Props {
   materialId: string;
   text: string;
   wetIn: Wetting | undefined;
+  counts: 'added' | 'content' | null;
   severity: Severity | null;
   sheet: Sheet | null;
   byId: ReadonlyMap<string, Material>;
@@ -35,7 +36,9 @@ export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
       text={props.text}
       severity={props.severity}
       {...told(sheet, pourIndex, index, material, byId, showing)}
+      pourIndex={pourIndex}
       index={index}
+      counts={props.counts}
       dispersants={material?.kind === 'colorant' || material?.kind === 'additive' ? dispersants : null}
       wetIn={props.wetIn}
       actions={props.actions}

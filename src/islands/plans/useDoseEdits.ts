@@ -1,7 +1,7 @@
 import { type RefObject, useMemo } from 'react';
 import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/ids';
-import { dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
+import { counting, dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
 import { useStable } from '../shared/useStable';
 import type { DoseActions } from './DoseRow';
 import { firstDose, houseWetting } from './firstDose';
@@ -67,6 +67,11 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
     onSayAs: (index, text) => setDose(index, text, `say ${index} ${Date.now()}`),
     onColumn: setDosesFrom,
     onWetting: setWetting,
+    onCounts: (index, counts) =>
+      editPour(
+        { doses: doses.map((each, place) => (place === index ? counting(each, counts) : each)) },
+        `counts ${index} of ${pourIndex}`,
+      ),
     onRemove: (index) =>
       editPour({ doses: doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`),
     onEnter: (index) => focusDose(index + 1),
@@ -80,10 +85,11 @@ function useActions(newest: DoseActions): DoseActions {
   const onSayAs = useStable(newest.onSayAs);
   const onColumn = useStable(newest.onColumn);
   const onWetting = useStable(newest.onWetting);
+  const onCounts = useStable(newest.onCounts);
   const onRemove = useStable(newest.onRemove);
   const onEnter = useStable(newest.onEnter);
   return useMemo(
-    () => ({ onText, onSayAs, onColumn, onWetting, onRemove, onEnter }),
-    [onText, onSayAs, onColumn, onWetting, onRemove, onEnter],
+    () => ({ onText, onSayAs, onColumn, onWetting, onCounts, onRemove, onEnter }),
+    [onText, onSayAs, onColumn, onWetting, onCounts, onRemove, onEnter],
   );
 }
