@@ -1,4 +1,5 @@
 import Database from 'better-sqlite3';
+import { folded } from './folded';
 import { migrate } from './migrate';
 import { MIGRATIONS } from './migrations/all';
 
@@ -14,8 +15,7 @@ export function openDatabase(path: string): Database.Database {
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
     db.pragma('busy_timeout = 5000');
-    // Letters of any language without regard to their case: SQLite's own lower() knows those of English.
-    db.function('folded', { deterministic: true }, (text) => String(text).toLocaleLowerCase('und'));
+    db.function('folded', { deterministic: true }, (text) => folded(String(text)));
     migrate(db, MIGRATIONS);
   } catch (error) {
     db.close();

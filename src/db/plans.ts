@@ -5,6 +5,7 @@ import { planSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { ok } from '../core/result';
 import { draftFrom1, type Plan1 } from '../formats/planFile1';
+import { folded } from './folded';
 import {
   type BrokenRecord,
   broken,
@@ -50,7 +51,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
   const LATEST = 'v.version = plans.latest_version';
   // A record that can't be read has no name, and is found while no name is asked for.
-  const NAMED = `${LATEST} AND instr(lower(iif(json_valid(v.record), v.record ->> 'name', '')), lower(@named)) > 0`;
+  const NAMED = `${LATEST} AND instr(folded(iif(json_valid(v.record), v.record ->> 'name', '')), @named) > 0`;
   const ORDER = 'ORDER BY plans.changed_at DESC, plans.id LIMIT @limit OFFSET @offset';
   type Asked = { named: string; limit: number; offset: number };
   const latest = db.prepare<[Asked], Row>(`${SELECT} WHERE ${LATEST} ${ORDER}`);
@@ -89,7 +90,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     });
   };
   const pageOf = (limit: number, offset: number, named = '') =>
-    (named === '' ? latest : latestNamed).all({ named, limit, offset }).map(read);
+    (named === '' ? latest : latestNamed).all({ named: folded(named), limit, offset }).map(read);
   const ALL = -1;
 
   return {
@@ -102,7 +103,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
      */
     page(limit: number, offset: number, named = ''): Page<StoredPlan> {
       const reads = pageOf(limit, offset, named);
-      const counted = named === '' ? count.get() : countNamed.get({ named });
+      const counted = named === '' ? count.get() : countNamed.get({ named: folded(named) });
       return { items: readable(reads), broken: broken(reads), total: counted?.total ?? 0 };
     },
     /** Plans that can't be read. */

@@ -4,6 +4,7 @@ import type { Sheet } from '../core/plan/sheet';
 import { ok, type Result } from '../core/result';
 import { eventSourceSchema, type RecordedEvent, type Run, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
+import { folded } from './folded';
 import {
   type BrokenRecord,
   broken,
@@ -38,7 +39,6 @@ interface EventRow {
 export type RunEnding = 'finished' | 'abandoned';
 
 const COLUMNS = 'id, plan_id, plan_version, started_at, plan_name, shape, snapshot';
-const FOUND = `ended = 'finished' AND (? = '' OR instr(words, folded(?)) > 0)`;
 
 function statementsOf(db: Database.Database) {
   return {
@@ -46,12 +46,16 @@ function statementsOf(db: Database.Database) {
     open: db.prepare<[], RunRow>(
       `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
     ),
-    finished: db.prepare<[string, string, number, number], RunRow>(
-      `WITH found AS (SELECT id FROM runs WHERE ${FOUND} ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
-     SELECT ${COLUMNS} FROM runs WHERE id IN (SELECT id FROM found) ORDER BY ended_at DESC, id`,
+    finished: db.prepare<[number, number], RunRow>(
+      `WITH found AS (SELECT id FROM runs WHERE ended = 'finished' ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
+       SELECT ${COLUMNS} FROM runs WHERE id IN (SELECT id FROM found) ORDER BY ended_at DESC, id`,
     ),
-    countFinished: db.prepare<[string, string], { total: number }>(
-      `SELECT count(*) AS total FROM runs WHERE ${FOUND}`,
+    countFinished: db.prepare<[], { total: number }>(
+      "SELECT count(*) AS total FROM runs WHERE ended = 'finished'",
+    ),
+    // The words of all runs are looked through once, for the page and for how many there are.
+    found: db.prepare<[string], { id: string }>(
+      `SELECT id FROM runs WHERE ended = 'finished' AND instr(words, ?) > 0 ORDER BY ended_at DESC, id`,
     ),
     ofMold: db.prepare<[string, number], RunRow>(
       `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
@@ -147,8 +151,10 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     },
     /** Finished runs whose plan or note has these words, the last finished first. */
     finished({ search = '', offset = 0, limit = 50 } = {}): Page<Run> {
-      const total = sql.countFinished.get(search, search)?.total ?? 0;
-      return page(sql.finished.all(search, search, limit, offset), total);
+      if (search === '') return page(sql.finished.all(limit, offset), sql.countFinished.get()?.total ?? 0);
+      const found = sql.found.all(folded(search));
+      const rows = found.slice(offset, offset + limit).flatMap(({ id }) => sql.one.get(id) ?? []);
+      return page(rows, found.length);
     },
     /** The last finished runs in a mold. */
     ofMold: (moldId: string, limit: number): Run[] => readable(sql.ofMold.all(moldId, limit).map(runs.read)),

@@ -145,7 +145,7 @@ test('a new plan starts from the first mold and base, or not at all', () => {
 test('a plan is found by what its name holds, whatever case it is typed in, and signs mean themselves', () => {
   const { workshop, stored } = workshopWith(file);
   const named = (name: string) => createPlan(workshop, { ...stored.plan, name });
-  for (const name of ['Night Ferry', 'Day_Ferry', '100 % oats']) named(name);
+  for (const name of ['Night Ferry', 'Day_Ferry', '100 % oats', 'Äpfel & Öl']) named(name);
   const found = (text: string) =>
     workshop.plans
       .page(50, 0, text)
@@ -154,7 +154,8 @@ test('a plan is found by what its name holds, whatever case it is typed in, and 
   assert.deepEqual(found('fERRY'), ['Day_Ferry', 'Night Ferry']);
   assert.deepEqual(
     [found('_'), found('%'), found("'"), found('')].map((names) => names.length),
-    [1, 1, 0, 4],
+    [1, 1, 0, 5],
   );
+  assert.deepEqual(found('äPFEL'), ['Äpfel & Öl']);
   assert.equal(workshop.plans.page(50, 0, 'ferry').total, 2);
 });
