@@ -1,4 +1,5 @@
 import type { APIContext, APIRoute } from 'astro';
+import { BrokenRecordError } from '../db/readRecord';
 import { Problem } from './problem';
 
 /** What an endpoint answers: a value to be sent as JSON, with another status than 200 where it says so. */
@@ -26,6 +27,7 @@ export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>
 /** The problem an error stands for. What is not ours to explain is written to the log and told without details. */
 export function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error;
+  if (error instanceof BrokenRecordError) return new Problem(422, 'broken-record', error.message);
   console.error(error);
   return new Problem(
     500,

@@ -1,6 +1,7 @@
 import { scalePlan } from '../core/plan/scalePlan';
 import type { Sheet } from '../core/plan/sheet';
 import { type Need, needOf } from '../core/stock/need';
+import { orNull } from './broken';
 import { planView, type ViewContext } from './views';
 import type { Workshop } from './workshop';
 
@@ -26,7 +27,7 @@ export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext)
     if (embed.kind !== 'plan') continue;
     const pieceG = context.pieces.of(embed.id)?.pieceG ?? null;
     const [stored] = workshop.plans.versions(embed.id);
-    const mold = stored && workshop.molds.find(stored.plan.moldId)?.item;
+    const mold = stored && orNull(() => workshop.molds.find(stored.plan.moldId))?.item;
     if (pieceG === null || !mold) continue;
     const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
     const made = planView(workshop, { ...stored, plan: scalePlan(stored.plan, pieces, mold) }, context);

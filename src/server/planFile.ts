@@ -12,6 +12,7 @@ import {
 } from '../core/plan/plan';
 import { planFileSchema } from '../core/plan/planSchema';
 import type { Sheet } from '../core/plan/sheet';
+import { orProblem } from './broken';
 import { invalidField, invalidFields } from './problem';
 import type { Workshop } from './workshop';
 
@@ -22,10 +23,12 @@ import type { Workshop } from './workshop';
  */
 export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(workshop)): PlanFile {
   const { molds, materials } = workshop;
-  const mold = molds.find(plan.moldId)?.item;
+  const mold = orProblem(() => molds.find(plan.moldId))?.item;
   if (!mold)
     throw invalidField('plan.moldId', `names the mold “${plan.moldId}”, which is not in the mold book`);
-  const named = namedMaterials(plan, { get: (id) => materials.find(id)?.item });
+  const named = namedMaterials(plan, {
+    get: (id) => orProblem(() => materials.find(id))?.item,
+  });
   const found = [...named.values()].filter((material): material is Material => material !== null);
   const ids = [...namedPlans(plan)];
   const file = planFileSchema.safeParse(

@@ -8,7 +8,7 @@ interface Props {
 }
 
 /** What a dose says of a jug that later pours go on in: what is put in, or what it holds then. */
-export default function CountsField({ name, pourIndex, counts, onChange }: Props) {
+export function CountsField({ name, pourIndex, counts, onChange }: Props) {
   const letter = pourLetter(pourIndex);
   return (
     <label className="mt-2 flex flex-col">

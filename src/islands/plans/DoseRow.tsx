@@ -1,14 +1,13 @@
 import { ChevronRight, X } from 'lucide-react';
 import { lazy, memo, Suspense, useId, useState } from 'react';
 import type { Severity } from '../../core/checks/finding';
-import type { Material } from '../../core/materials/material';
+import type { DosedMaterial, Material } from '../../core/materials/material';
 import type { Wetting } from '../../core/plan/plan';
-import type { Way } from '../../core/plan/waysToSay';
+import type { Sheet, SheetPour } from '../../core/plan/sheet';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 
-const CountsField = lazy(() => import('./CountsField'));
-const WettingField = lazy(() => import('./WettingField'));
+const DoseDetails = lazy(() => import('./DoseDetails'));
 
 /** What is done to a dose, told with its place in the pour. */
 export interface DoseActions {
@@ -23,7 +22,15 @@ export interface DoseActions {
   onEnter(index: number): void;
 }
 
-interface Props {
+/** A dose as the other ways to say it are worked out from. */
+export interface ToSay {
+  dose: { massG: number; ofBase: number };
+  material: DosedMaterial;
+  pour: SheetPour;
+  sheet: Sheet;
+}
+
+export interface DoseRowProps {
   pourIndex: number;
   index: number;
   name: string;
@@ -33,8 +40,8 @@ interface Props {
   figures: { mass: string; ofBase: string; ofProduct: string; exact: boolean } | undefined;
   /** The fragrances of a blend, the dispersant of a powder. */
   parts: { name: string; mass: string; how: string }[];
-  /** Asked only when the row is opened. */
-  ways(): Way[];
+  /** What the other ways to say it are worked out from; asked only when the row is opened. */
+  toSay(): ToSay | null;
   /** What it may be wetted in; null for what is never wetted. */
   dispersants: Material[] | null;
   wetIn: Wetting | undefined;
@@ -44,8 +51,8 @@ interface Props {
 }
 
 /** A row is drawn anew only when something that it shows has changed: a key in one dose leaves most others as they are. */
-function showsTheSame(before: Props, after: Props): boolean {
-  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn, counts }: Props) =>
+function showsTheSame(before: DoseRowProps, after: DoseRowProps): boolean {
+  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn, counts }: DoseRowProps) =>
     JSON.stringify([index, name, kind, text, severity, figures, parts, wetIn, counts]);
   return (
     before.dispersants === after.dispersants &&
@@ -61,9 +68,8 @@ const BORDER: Record<Severity, string> = {
 };
 
 /** One dose: as typed, what it comes to, and on demand every other way to say it. */
-export const DoseRow = memo(function DoseRow(props: Props) {
-  const { index, name, kind, text, severity, figures, parts, ways, dispersants, wetIn, counts, actions } =
-    props;
+export const DoseRow = memo(function DoseRow(props: DoseRowProps) {
+  const { index, name, kind, text, severity, figures, parts, actions } = props;
   const id = useId();
   const [open, setOpen] = useState(false);
   const parsed = parseQuantity(text);
@@ -129,31 +135,8 @@ export const DoseRow = memo(function DoseRow(props: Props) {
       {open && figures && (
         <tr>
           <td colSpan={6} className="pt-0">
-            <OtherWays
-              name={name}
-              ways={ways()}
-              onSayAs={(words) => {
-                actions.onSayAs(index, words);
-                setOpen(false);
-              }}
-            />
             <Suspense>
-              {counts && (
-                <CountsField
-                  name={name}
-                  pourIndex={props.pourIndex}
-                  counts={counts}
-                  onChange={(next) => actions.onCounts(index, next)}
-                />
-              )}
-              {dispersants && (dispersants.length > 0 || wetIn) && (
-                <WettingField
-                  name={name}
-                  wetIn={wetIn}
-                  dispersants={dispersants}
-                  onChange={(next) => actions.onWetting(index, next)}
-                />
-              )}
+              <DoseDetails {...props} onDone={() => setOpen(false)} />
             </Suspense>
           </td>
         </tr>
@@ -162,7 +145,7 @@ export const DoseRow = memo(function DoseRow(props: Props) {
   );
 }, showsTheSame);
 
-interface FieldProps extends Pick<Props, 'name' | 'index' | 'text' | 'actions'> {
+interface FieldProps extends Pick<DoseRowProps, 'name' | 'index' | 'text' | 'actions'> {
   border: string;
   /** Where it is said why the text can't be read; undefined while it can. */
   faultId: string | undefined;
@@ -201,8 +184,8 @@ function DoseField({ name, index, text, border, faultId, actions }: FieldProps) 
   );
 }
 
-interface MassProps extends Pick<Props, 'name'> {
-  figures: NonNullable<Props['figures']>;
+interface MassProps extends Pick<DoseRowProps, 'name'> {
+  figures: NonNullable<DoseRowProps['figures']>;
   open: boolean;
   onToggle(): void;
 }
@@ -226,34 +209,5 @@ function MassButton({ name, figures, open, onToggle }: MassProps) {
       {figures.mass}
       <span className="sr-only"> {name}, other ways to say it</span>
     </button>
-  );
-}
-
-interface WaysProps {
-  name: string;
-  ways: readonly Way[];
-  onSayAs(text: string): void;
-}
-
-function OtherWays({ name, ways, onSayAs }: WaysProps) {
-  return (
-    <ul className="flex flex-wrap gap-1" aria-label={`Other ways to say ${name}`}>
-      {ways.map((way) => (
-        <li key={way.text}>
-          <button
-            type="button"
-            className="btn btn-sm btn-secondary font-normal pointer-coarse:min-h-11"
-            onClick={() => onSayAs(way.text)}
-          >
-            {!way.exact && (
-              <>
-                ≈<span className="sr-only">approximately</span>
-              </>
-            )}
-            {way.text}
-          </button>
-        </li>
-      ))}
-    </ul>
   );
 }

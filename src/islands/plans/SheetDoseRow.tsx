@@ -4,7 +4,6 @@ import { isDoseable, type Material } from '../../core/materials/material';
 import type { Wetting } from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet } from '../../core/plan/sheet';
-import { waysToSay } from '../../core/plan/waysToSay';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { useShowing } from '../shared/showing';
@@ -55,7 +54,7 @@ function told(
   byId: ReadonlyMap<string, Material>,
   showing: Showing,
 ) {
-  const nothing = { figures: undefined, parts: [], ways: () => [] };
+  const nothing = { figures: undefined, parts: [], toSay: () => null };
   const pour = sheet?.pours[pourIndex];
   if (!sheet || !pour || !material || !isDoseable(material)) return nothing;
   const sums = doseOf(pour, doseIndex);
@@ -85,6 +84,11 @@ function told(
           how: line.leaves ? 'leaves again, in no weight' : line.wets ? 'to wet it, stays' : 'of the blend',
         })),
     ],
-    ways: () => waysToSay(goesOn ? { ...sums, massG: addG } : sums, weighedAs(material, byId), pour, sheet),
+    toSay: () => ({
+      dose: goesOn ? { ...sums, massG: addG } : sums,
+      material: weighedAs(material, byId),
+      pour,
+      sheet,
+    }),
   };
 }

@@ -14,7 +14,7 @@ interface WettingProps {
 }
 
 /** What a powder is wetted in before it goes into the jug, and in how much of it. */
-export default function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
+export function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
   return (
     <div className="mt-2 flex items-end gap-2">
       <label className="flex flex-col">

@@ -32,7 +32,6 @@ export interface SaveQueue<Item> {
   wanted(): Item;
   /** The revision that the next save is made from. */
   revision(): number;
-  isSaving(): boolean;
   /** Saves from another revision, where nothing is on its way. */
   rebase(revision: number): void;
   /** After a conflict: mine is saved over theirs, which is at `theirRevision`. */
@@ -88,7 +87,6 @@ export function saveQueue<Item, Saved extends { revision: number }>(
     state: () => state,
     wanted: () => wanted,
     revision: () => stored.revision,
-    isSaving: () => running !== null,
     rebase(revision) {
       if (running === null) stored = { ...stored, revision };
     },

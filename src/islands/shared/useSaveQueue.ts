@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type SaveQueue, type SaveState, type Send, type StoredItem, saveQueue } from './saveQueue';
 
 const RETRY_MS = 4000;
@@ -25,11 +25,11 @@ export function useSaveQueue<Item, Saved extends { revision: number }>(
     return () => clearTimeout(timer);
   }, [state, queue]);
 
-  const leave = useCallback(() => void queue.flush(), [queue]);
   useEffect(() => {
+    const leave = () => void queue.flush();
     addEventListener('pagehide', leave);
     return () => removeEventListener('pagehide', leave);
-  }, [leave]);
+  }, [queue]);
 
   return { queue, state };
 }
