@@ -1,6 +1,6 @@
 import { waysToSay } from '../../core/plan/waysToSay';
 import { CountsField } from './CountsField';
-import type { DoseRowProps } from './DoseRow';
+import type { DoseRowProps } from './doseRowProps';
 import { WettingField } from './WettingField';
 
 /** What a dose's row opens to: every other way to say it, what it says of its jug, and how it is stirred in. */

@@ -1,54 +1,11 @@
 import { ChevronRight, X } from 'lucide-react';
 import { lazy, memo, Suspense, useId, useState } from 'react';
 import type { Severity } from '../../core/checks/finding';
-import type { DosedMaterial, Material } from '../../core/materials/material';
-import type { Wetting } from '../../core/plan/plan';
-import type { Sheet, SheetPour } from '../../core/plan/sheet';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import type { DoseRowProps } from './doseRowProps';
 
 const DoseDetails = lazy(() => import('./DoseDetails'));
-
-/** What is done to a dose, told with its place in the pour. */
-export interface DoseActions {
-  onText(index: number, text: string): void;
-  onSayAs(index: number, text: string): void;
-  /** Several lines were pasted. */
-  onColumn(index: number, texts: string[]): void;
-  onWetting(index: number, wetIn: Wetting | undefined): void;
-  /** It says what is added to the jug, or what the jug holds. */
-  onCounts(index: number, counts: 'added' | 'content'): void;
-  onRemove(index: number): void;
-  onEnter(index: number): void;
-}
-
-/** A dose as the other ways to say it are worked out from. */
-export interface ToSay {
-  dose: { massG: number; ofBase: number };
-  material: DosedMaterial;
-  pour: SheetPour;
-  sheet: Sheet;
-}
-
-export interface DoseRowProps {
-  pourIndex: number;
-  index: number;
-  name: string;
-  kind: string;
-  text: string;
-  severity: Severity | null;
-  figures: { mass: string; ofBase: string; ofProduct: string; exact: boolean } | undefined;
-  /** The fragrances of a blend, the dispersant of a powder. */
-  parts: { name: string; mass: string; how: string }[];
-  /** What the other ways to say it are worked out from; asked only when the row is opened. */
-  toSay(): ToSay | null;
-  /** What it may be wetted in; null for what is never wetted. */
-  dispersants: Material[] | null;
-  wetIn: Wetting | undefined;
-  /** null where no other pour goes on in the jug. */
-  counts: 'added' | 'content' | null;
-  actions: DoseActions;
-}
 
 /** A row is drawn anew only when something that it shows has changed: a key in one dose leaves most others as they are. */
 function showsTheSame(before: DoseRowProps, after: DoseRowProps): boolean {

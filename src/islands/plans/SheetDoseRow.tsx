@@ -7,7 +7,8 @@ import { doseOf, type Sheet } from '../../core/plan/sheet';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { useShowing } from '../shared/showing';
-import { type DoseActions, DoseRow } from './DoseRow';
+import { DoseRow } from './DoseRow';
+import type { DoseActions } from './doseRowProps';
 
 interface Props {
   pourIndex: number;

@@ -3,7 +3,7 @@ import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/ids';
 import { counting, dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
 import { useStable } from '../shared/useStable';
-import type { DoseActions } from './DoseRow';
+import type { DoseActions } from './doseRowProps';
 import { firstDose, houseWetting } from './firstDose';
 import { usePlanPage } from './planContext';
 import { doseTyped } from './planHistory';

@@ -1,0 +1,25 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+/** How a context is made whose page `looksRight` can turn dark: without transitions, which axe would catch half way. */
+export const PLAIN_LIGHT = {
+  colorScheme: 'light',
+  reducedMotion: 'reduce',
+  viewport: { width: 1280, height: 800 },
+} as const;
+
+/** Axe finds nothing on a page as it stands: by day everything, by night what differs then, its colours. */
+export async function looksRight(page: Page, where = page.url()) {
+  const day = await new AxeBuilder({ page }).withTags(TAGS).analyze();
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const night = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
+  await page.emulateMedia({ colorScheme: 'light' });
+  expect(
+    [...day.violations, ...night.violations].map(
+      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`,
+    ),
+    where,
+  ).toEqual([]);
+}
