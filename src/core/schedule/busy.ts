@@ -9,8 +9,8 @@ export interface Busy {
 
 const TOUCHING_S = 1e-6;
 
-/** @param count how many there are, one or more */
-export function busy(count = 1): Busy {
+/** @param count how many there are, one or more; more may be told of later */
+export function busy(count: () => number = () => 1): Busy {
   const taken: { fromS: number; toS: number; many: number }[] = [];
   const overlaps = (each: { fromS: number; toS: number }, fromS: number, toS: number) =>
     each.toS > fromS + TOUCHING_S && each.fromS < toS - TOUCHING_S;
@@ -25,7 +25,7 @@ export function busy(count = 1): Busy {
         ),
       ),
     );
-    return mostAtOnce + many <= count;
+    return mostAtOnce + many <= count();
   };
   return {
     isFree,

@@ -87,6 +87,19 @@ test('two runs in one mold follow one another; in two copies of it they overlap,
   assert.ok(alone && helped && helped.beginsS < alone.beginsS - 60);
 });
 
+test('a run that knows of one copy of a mold, and one that knows of two, are both placed', () => {
+  const runs = makePourPlans(
+    [
+      { sheet: sheet(1, 1, 6), notBeforeS: 0 },
+      { sheet: sheet(1, 2, 12), notBeforeS: 0 },
+    ],
+    RULES,
+  );
+  assert.ok(runs.every(({ beginsS, pourPlan }) => Number.isFinite(beginsS + pourPlan.done.middle)));
+  // The second takes both copies, and so waits for the first.
+  assert.equal(mostAtOnce(moldSpans(runs)), 1);
+});
+
 test('no maker, oven, jug or mold is ever at two things, however many runs there are', () => {
   fc.assert(
     fc.property(
@@ -132,7 +145,7 @@ test('no maker, oven, jug or mold is ever at two things, however many runs there
 });
 
 test('so many of a kind: what is taken twice is free a third time only where there are three', () => {
-  const pair = busy(2);
+  const pair = busy(() => 2);
   pair.take(0, 100);
   pair.take(50, 150);
   assert.ok(pair.isFree(0, 50) && !pair.isFree(40, 60) && pair.isFree(100, 300));

@@ -20,12 +20,15 @@ export interface ResourceCounts {
 export function resourcesOf({ makers = 1, ovens = 1 }: Partial<ResourceCounts> = {}): Resources {
   if (!(makers >= 1 && ovens >= 1)) throw new RangeError('no maker, or no oven');
   const molds = new Map<string, Busy>();
+  const copiesOf = new Map<string, number>();
   const jugs = new Map<string, number>();
   return {
-    hands: busy(makers),
-    oven: busy(ovens),
+    hands: busy(() => makers),
+    oven: busy(() => ovens),
     mold(id, copies) {
-      const known = molds.get(id) ?? busy(copies);
+      // A run that was planned before another copy was bought knows of fewer.
+      copiesOf.set(id, Math.max(copies, copiesOf.get(id) ?? 1));
+      const known = molds.get(id) ?? busy(() => copiesOf.get(id) ?? 1);
       molds.set(id, known);
       return known;
     },

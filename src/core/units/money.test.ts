@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { minorUnitsOf, moneyOf } from './money';
+import { minorUnitsOf, moneyOf, payable } from './money';
 import { moneySchema } from './moneySchema';
 
 test('money comes back as it was written, and none is lost to binary fractions', () => {
@@ -22,4 +22,14 @@ test('money comes back as it was written, and none is lost to binary fractions',
     assert.ok(!moneySchema.safeParse(bad).success, bad);
   assert.throws(() => minorUnitsOf('1,5'), RangeError);
   assert.throws(() => moneyOf(0.5), RangeError);
+});
+
+test('what is shown is what is added up, in the digits of its currency (ISO 4217: EUR 2, JPY 0, KWD 3)', () => {
+  const rows = [minorUnitsOf('6.573'), minorUnitsOf('3.374')].map((minor) => payable(minor, 'EUR'));
+  assert.deepEqual(rows.map(moneyOf), ['6.57', '3.37']);
+  assert.equal(moneyOf(rows.reduce((sum, each) => sum + each, 0)), '9.94');
+  assert.deepEqual(
+    ['EUR', 'JPY', 'KWD'].map((currency) => moneyOf(payable(minorUnitsOf('12.3456'), currency))),
+    ['12.35', '12', '12.346'],
+  );
 });

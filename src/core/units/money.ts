@@ -16,6 +16,22 @@ export function minorUnitsOf(text: string): number {
 }
 
 /**
+ * An amount as it is shown and added up: rounded to what its currency is paid in, so that rows make their sum.
+ *
+ * @param currency of ISO 4217
+ * @returns minor units
+ * @example payable(65730, 'EUR') // 65700, which is 6.57
+ */
+export function payable(minor: number, currency: string): number {
+  const { maximumFractionDigits = 2 } = new Intl.NumberFormat('en', {
+    style: 'currency',
+    currency,
+  }).resolvedOptions();
+  const step = 10 ** (MINOR_DIGITS - maximumFractionDigits);
+  return Math.round(minor / step) * step;
+}
+
+/**
  * @param minor whole minor units, not below zero
  * @example moneyOf(125000) // '12.5'
  */

@@ -184,7 +184,7 @@ function WeighFace(props: Props & { targetG: number }) {
           {task.kind === 'weigh-dose'
             ? `${taskName(task, sheet)} into the ${task.into}`
             : `Cut and weigh ${taskName(task, sheet)}`}
-          {line && <span className="quiet text-lg font-normal"> · {plannedAs(line)}</span>}
+          {line && <span className="quiet block text-lg font-normal">{plannedAs(line)}</span>}
         </h2>
         <TargetFigure massG={targetG} />
         <Explained task={task} line={line} targetG={targetG} />

@@ -136,17 +136,19 @@ function ViewBar({ shown, onView, onKeep }: ViewProps) {
           </button>
         ))}
       </fieldset>
-      {(['SVG', 'PNG'] as const).map((kind) => (
-        <button
-          key={kind}
-          type="button"
-          className="btn btn-sm btn-ghost min-h-11 min-w-11 px-1 text-xs font-normal underline"
-          aria-label={`Keep the drawing as ${kind}`}
-          onClick={() => onKeep(kind)}
-        >
-          {kind}
-        </button>
-      ))}
+      <span className="flex">
+        {(['SVG', 'PNG'] as const).map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className="btn btn-sm btn-ghost min-h-11 min-w-11 px-1 text-xs font-normal underline"
+            aria-label={`Keep the drawing as ${kind}`}
+            onClick={() => onKeep(kind)}
+          >
+            {kind}
+          </button>
+        ))}
+      </span>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { pourLetter } from '../../../core/plan/plan';
 import { showNumber } from '../../../core/units/showQuantity';
 import { counted } from '../../../words/en/plural';
 import { useShowing } from '../../shared/showing';
+import { Tick } from '../../shared/Tick';
 import { usePlanPage } from '../planContext';
 import type { PourPanelProps } from './pourPanel';
 
@@ -102,20 +103,6 @@ export function OmbreForm({ file }: PourPanelProps) {
         Set these doses
       </button>
     </details>
-  );
-}
-
-function Tick({ label, isOn, onChange }: { label: string; isOn: boolean; onChange(isOn: boolean): void }) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-2">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-sm"
-        checked={isOn}
-        onChange={({ target }) => onChange(target.checked)}
-      />
-      {label}
-    </label>
   );
 }
 

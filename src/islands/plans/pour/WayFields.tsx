@@ -8,6 +8,7 @@ import type { SheetLine, SheetPour } from '../../../core/plan/sheet';
 import { type Showing, showMass, showNumber, showVolume } from '../../../core/units/showQuantity';
 import { FigureField } from '../../shared/FigureField';
 import { useShowing } from '../../shared/showing';
+import { Tick } from '../../shared/Tick';
 import { usePlanPage } from '../planContext';
 import { withPour } from '../planEdits';
 import type { PourPanelProps } from './pourPanel';
@@ -142,28 +143,6 @@ function LeanFields({ way, onChange }: LeanProps) {
         />
       )}
     </>
-  );
-}
-
-interface TickProps {
-  label: string;
-  isOn: boolean;
-  isOff?: boolean;
-  onChange(isOn: true | undefined): void;
-}
-
-function Tick({ label, isOn, isOff = false, onChange }: TickProps) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-2 leading-tight">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-sm"
-        checked={isOn}
-        disabled={isOff}
-        onChange={({ target }) => onChange(target.checked || undefined)}
-      />
-      {label}
-    </label>
   );
 }
 
