@@ -1,7 +1,7 @@
 import { type APIRequestContext, type Browser, expect, test } from '@playwright/test';
 import { additive } from '../support/planFiles';
 import { looksRight, PLAIN_LIGHT } from './looksRight';
-import { copyOf, given, ownFile, scent } from './workshop';
+import { copyOf, given, opened, ownFile, scent } from './workshop';
 
 /** A page by day, and what goes wrong on it. */
 async function plainPage(browser: Browser) {
@@ -59,7 +59,7 @@ test('axe finds nothing on any view, by day and by night', async ({ browser, req
     `/log/${log}`,
     `/log/${log}/sheet`,
   ]) {
-    await page.goto(path, { waitUntil: 'networkidle' });
+    await opened(page, path);
     await looksRight(page);
   }
   expect(problems).toEqual([]);
@@ -70,18 +70,18 @@ test('axe finds nothing in what a view opens to, by day and by night', async ({ 
   test.setTimeout(300_000);
   const { context, page, problems } = await plainPage(browser);
   const { runId } = await ownPlans(request);
-  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await opened(page, '/plans');
   await page.getByRole('button', { name: 'New plan' }).click();
   await looksRight(page);
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByRole('button', { name: 'New material' }).click();
   await looksRight(page);
-  await page.goto('/shelf?material=bay-rope&side=lots', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf?material=bay-rope&side=lots');
   await page.locator('summary').filter({ hasText: 'B7-12' }).click();
   await page.getByRole('button', { name: 'Count or correct' }).first().click();
   await page.getByRole('button', { name: 'New lot' }).click();
   await looksRight(page);
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByRole('button', { name: 'Bring in a CSV file' }).click();
   await page.getByLabel('File', { exact: true }).setInputFiles({
     name: 'shelf.csv',
@@ -92,17 +92,17 @@ test('axe finds nothing in what a view opens to, by day and by night', async ({ 
   await page.getByRole('button', { name: 'Look at the rows' }).click();
   await expect(page.getByRole('row', { name: /Ladle/ })).toBeVisible();
   await looksRight(page);
-  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await opened(page, '/molds');
   await page.getByRole('button', { name: 'New mold' }).click();
   await looksRight(page);
   await page.getByLabel('Shape inside').selectOption({ label: 'From a model file (STL)' });
   await expect(page.getByRole('region', { name: 'Model file' })).toBeVisible();
   await looksRight(page);
-  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await opened(page, '/molds');
   await page.getByRole('button', { name: /Dome tray/ }).click();
   await expect(page.getByRole('img', { name: /up to the brim at 35\.0 mm/ })).toBeVisible();
   await looksRight(page);
-  await page.goto('/shelf?material=quay-blue', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf?material=quay-blue');
   await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
   await looksRight(page);
   // Everything that a pour can be, open at once.
@@ -120,7 +120,7 @@ test('axe finds nothing in what a view opens to, by day and by night', async ({ 
     await page.getByRole('button', { name: view, exact: true }).click();
     await looksRight(page);
   }
-  await page.goto(`/bench/${runId}`, { waitUntil: 'networkidle' });
+  await opened(page, `/bench/${runId}`);
   await page.getByLabel('On the scale').fill('620');
   await page.getByRole('button', { name: 'Tick', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();

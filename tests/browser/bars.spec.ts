@@ -1,6 +1,6 @@
 import { type Browser, expect, test } from '@playwright/test';
 import { HANDS, type Hand, type HandName, handOf } from './hands';
-import { doseField, saved } from './workshop';
+import { doseField, opened, saved } from './workshop';
 
 let counted = 0;
 
@@ -20,7 +20,7 @@ async function begin(
   plan: { name: string; mold: string; base: string; use?: string; pieces?: string },
 ) {
   const { page, press, write, choose } = hand;
-  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await opened(page, '/plans');
   await press(page.getByRole('button', { name: 'New plan' }));
   await write(page.getByLabel('Name', { exact: true }), plan.name);
   if (plan.use) await choose(page.getByLabel('For', { exact: true }), plan.use);
@@ -165,7 +165,8 @@ for (const name of HANDS) {
   test(`Paper Boats from nothing, by ${name}: boats made ahead on an ombré of four blues from one jug`, async ({
     browser,
   }) => {
-    const boat = `Boat ${name} ${process.pid} ${++counted}`;
+    // Told apart by its first letters, so that a slow hand on the keys finds it too.
+    const boat = `${name} boat ${process.pid} ${++counted}`;
     const hand = await begun(browser, name, {
       name: boat,
       mold: 'Small boats',

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { given, ownFile, scent } from './workshop';
 
 test('a reload in mid-run loses neither a tick nor what was being typed', async ({ page, request }) => {
@@ -136,4 +136,70 @@ test('two rounds: each weighs, melts and pours for itself; what must come first 
   await round(1).getByRole('button', { name: 'Unmold' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(round(1).getByRole('button', { name: 'Unmold' })).toContainText('ticked');
+});
+
+/** What of the page stands over the figure that is aimed at, or cuts it off. */
+const figureFaults = (page: Page) =>
+  page.getByTestId('target').evaluate((figure) => {
+    const range = document.createRange();
+    range.selectNodeContents(figure);
+    const text = range.getBoundingClientRect();
+    const size = Number.parseFloat(getComputedStyle(figure).fontSize);
+    const atEnds = [text.left + 2, text.right - 2].map((x) =>
+      document.elementFromPoint(x, text.top + text.height / 2),
+    );
+    return {
+      lines: Math.round(text.height / size),
+      isCovered: atEnds.some((found) => !found || !figure.contains(found)),
+    };
+  });
+
+test('the figure stands whole with its unit, however long it is, in grams and in ounces to the end', async ({
+  page,
+  request,
+}) => {
+  // 11,757.78 mL of a base of 1.05 g/mL are 12,345.67 g.
+  const file = ownFile([], { pieces: 1, jugLossFraction: 0 });
+  file.mold = { ...file.mold, cavities: 1, capacityMl: 11_757.78, shape: { kind: 'capacity-only' } };
+  const { id } = await given(request, file);
+  const runId = crypto.randomUUID();
+  // Its jug is there only while the run is frozen, so that no other test pours from it.
+  const added = await request.post('/api/jugs', { data: { name: 'Kettle', holdsMl: 20_000 } });
+  expect(added.status()).toBe(201);
+  const jug = (await added.json()).item;
+  expect((await request.post('/api/runs', { data: { id: runId, planId: id } })).status()).toBe(201);
+  expect((await request.delete(`/api/jugs/${jug.id}`)).ok()).toBe(true);
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 1024, height: 768 },
+  ]) {
+    await page.setViewportSize(size);
+    await page.goto(`/bench/${runId}`);
+    await expect(page.getByTestId('target')).toHaveText('12345.7 g');
+    expect(await figureFaults(page)).toEqual({ lines: 1, isCovered: false });
+  }
+  await page.getByRole('button', { name: /switch to ounces/ }).click();
+  // 12,345.67 g / 28.349523125 g.
+  await expect(page.getByTestId('target')).toHaveText('435.48 oz');
+  expect(await figureFaults(page)).toEqual({ lines: 1, isCovered: false });
+  await page.getByLabel('On the scale').fill('436');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  for (const task of ['Melt', 'Pour', 'Unmold']) {
+    await expect(page.getByRole('heading', { name: task })).toBeVisible();
+    await page.getByRole('button', { name: 'Done' }).click();
+  }
+  await expect(page.getByText('436.00 oz went into the jug; 435.48 oz was planned.')).toBeVisible();
+  await page.getByLabel('Into the scrap jar').fill('½ oz');
+  await page.getByRole('button', { name: 'Into the Logbook' }).click();
+  await page.getByRole('link', { name: 'See it in the Logbook' }).click();
+  await expect(page.getByRole('row', { name: /Base/ }).last()).toContainText('436.00 oz');
+  const run = await (await request.get(`/api/runs/${runId}`)).json();
+  expect(run.events.at(-1).event?.toScrapG ?? run.events.at(-1).toScrapG).toBeCloseTo(14.1748, 3);
+});
+
+test('what to buy says it where no price is known, in the place of a sum', async ({ page, request }) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/buy?plan=${id}`);
+  await expect(page.getByText('No price of it is known.')).toBeVisible();
+  await expect(page.getByText(/0[.,]00/)).toHaveCount(0);
 });

@@ -1,7 +1,7 @@
 import { type Browser, expect, type Locator, type Page } from '@playwright/test';
 
-/** The ways of working a page: each does the same three things its own way. */
-export const HANDS = ['pointer', 'touch', 'keyboard'] as const;
+/** The ways of working a page that are not a pointer's: each does the same three things its own way. */
+export const HANDS = ['touch', 'keyboard'] as const;
 export type HandName = (typeof HANDS)[number];
 
 export interface Hand {
@@ -12,7 +12,7 @@ export interface Hand {
   choose(from: Locator, name: string): Promise<void>;
 }
 
-/** A page worked in one of the ways: on a desk by pointer or keys, on a tablet by touch. */
+/** A page worked in one of the ways: on a desk by keys, on a tablet by touch. */
 export async function handOf(name: HandName, browser: Browser): Promise<Hand> {
   const isTouch = name === 'touch';
   const context = await browser.newContext({
@@ -20,10 +20,13 @@ export async function handOf(name: HandName, browser: Browser): Promise<Hand> {
     viewport: isTouch ? { width: 1024, height: 768 } : { width: 1280, height: 800 },
   });
   const page = await context.newPage();
-  if (name === 'keyboard') return keyboard(page);
+  return isTouch ? finger(page) : keyboard(page);
+}
+
+function finger(page: Page): Hand {
   return {
     page,
-    press: (what) => (isTouch ? what.tap() : what.click()),
+    press: (what) => what.tap(),
     write: (into, text) => into.fill(text),
     async choose(from, wanted) {
       const option = from

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { allDrawn } from './workshop';
 
 /** Presses Tab until the focus is on something with this name. */
 async function tabTo(page: import('@playwright/test').Page, name: RegExp) {
@@ -24,7 +25,7 @@ test('by keyboard alone: new plan, doses, over the cap, mend, bench with 3 % mor
   await page.goto('/');
   await page.keyboard.press('Alt+2');
   await expect(page.getByRole('heading', { name: 'Plans', level: 1 })).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await allDrawn(page);
   await tabTo(page, /New plan/);
   await page.keyboard.press('Enter');
   await page.keyboard.type('Keys Only');
@@ -106,7 +107,7 @@ test('by keyboard alone: new plan, doses, over the cap, mend, bench with 3 % mor
 
 test('the keys are shown by ? and not while something is typed', async ({ page }) => {
   await page.goto('/shelf');
-  await page.waitForLoadState('networkidle');
+  await allDrawn(page);
   await page.getByLabel('Search the shelf by name').press('?');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.locator('#main').focus();

@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { ballSoup, binaryStl, boxSoup, textStl } from '../support/stlFiles';
-import { saved } from './workshop';
+import { opened, saved } from './workshop';
 
 const stl = (buffer: Uint8Array, name = 'cavity.stl') => ({
   name,
@@ -9,7 +9,7 @@ const stl = (buffer: Uint8Array, name = 'cavity.stl') => ({
 });
 
 async function newMold(page: Page, name: string, shape: string) {
-  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await opened(page, '/molds');
   await page.getByRole('button', { name: 'New mold' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Cavities').fill('1');
@@ -17,7 +17,7 @@ async function newMold(page: Page, name: string, shape: string) {
 }
 
 async function planIn(page: Page, mold: string, name: string) {
-  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await opened(page, '/plans');
   await page.getByRole('button', { name: 'New plan' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Mold', { exact: true }).selectOption({ label: `${mold}, 1 cavity` });
@@ -86,12 +86,12 @@ test('a food container with a step in its floor: water steps, a pour that levels
   await page.getByText('As full as planned').click();
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
   await expect(page.getByText('This run is in the Logbook.')).toBeVisible();
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByLabel('Search the shelf by name').fill(`Scrap of Lunch bar ${process.pid}`);
   await expect(page.getByRole('row', { name: /Scrap of Lunch bar/ })).toContainText('43.0 g');
 
   // And the mold book tells what that run says of the cavity.
-  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await opened(page, '/molds');
   await page.getByRole('button', { name: new RegExp(name) }).click();
   const fills = page.getByRole('region', { name: 'Fills of past runs' });
   await expect(fills.getByRole('link', { name: /Lunch bar/ })).toBeVisible();

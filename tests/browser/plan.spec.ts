@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { additive } from '../support/planFiles';
-import { doseField, given, ownFile, saved, scent } from './workshop';
+import { doseField, given, opened, ownFile, saved, scent } from './workshop';
 
 const extra = additive({ name: 'Extra' });
 
@@ -229,7 +229,7 @@ test('duplicate and plan file: out, and in again through the page', async ({ pag
 });
 
 test('a double press begins one plan', async ({ page }) => {
-  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await opened(page, '/plans');
   await page.getByRole('button', { name: 'New plan' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('Give it a name.')).toBeVisible();

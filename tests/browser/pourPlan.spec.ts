@@ -381,6 +381,7 @@ test('axe finds nothing in what the pour plan opens to, by day and by night', as
   browser,
   request,
 }) => {
+  test.setTimeout(300_000);
   const { id } = await given(request, layered({}, ['8 mm', '7 mm', 'rest']));
   const context = await browser.newContext(PLAIN_LIGHT);
   const page = await context.newPage();

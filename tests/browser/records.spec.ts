@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { given, ownFile, scent } from './workshop';
+import { allDrawn, given, opened, ownFile, scent } from './workshop';
 
 test('a material from an empty form to a changed limit that a plan sees', async ({ page, request }) => {
   const { id, file } = await given(request, ownFile([[scent, '2 %']]));
   const name = file.materials[1]?.name ?? '';
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByLabel('Search the shelf by name').fill(name);
   await page.getByRole('button', { name }).click();
   const limit = page.getByLabel('Supplier’s limit, % of product');
@@ -28,7 +28,7 @@ test('a material from an empty form to a changed limit that a plan sees', async 
 test('a mold is entered, drawn to scale, and told when capacity and dimensions disagree', async ({
   page,
 }) => {
-  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await opened(page, '/molds');
   await page.getByRole('button', { name: 'New mold' }).click();
   await page.getByRole('button', { name: 'Put there' }).click();
   await expect(page.getByText('Give it a name.')).toBeVisible();
@@ -73,7 +73,7 @@ test('the section is true to scale: what it draws measures what the sheet says',
 test('a mold saved in two tabs: the second sees what differs and keeps its own', async ({ context }) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   for (const page of [one, two]) {
-    await page.goto('/molds', { waitUntil: 'networkidle' });
+    await opened(page, '/molds');
     await page.getByRole('button', { name: /Slab bar tray/ }).click();
   }
   await one.getByLabel('Note').fill('One');
@@ -111,7 +111,7 @@ test('a drop is measured from the finding that misses it, twice, and the plan us
   await expect(page.getByRole('row', { name: /Scent/ })).toContainText('1.90');
   await expect(page.getByText(`${name}: usual size of a drop assumed`)).toBeVisible();
   await page.getByRole('link', { name: 'Enter it on the shelf' }).click();
-  await page.waitForLoadState('networkidle');
+  await allDrawn(page);
   const readings = page.getByRole('region', { name: 'Measured on the scale' });
   for (const [count, mass, reason] of [
     ['', '0.6', 'How many drops: Write a whole number'],

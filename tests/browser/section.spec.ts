@@ -1,7 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { pngOf } from '../support/pictures';
 import { BOX, base, fragrance, planFile } from '../support/planFiles';
-import { given, saved } from './workshop';
+import { given, opened, saved } from './workshop';
 
 let counted = 0;
 
@@ -179,7 +179,7 @@ test('a sample is matched from a photograph, and the plan’s colours are no est
   request,
 }) => {
   const dye = `Matched dye ${process.pid}`;
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByRole('button', { name: 'New material' }).click();
   await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Colorant' });
   await page.getByLabel('Name', { exact: true }).fill(dye);
@@ -194,7 +194,7 @@ test('a sample is matched from a photograph, and the plan’s colours are no est
   await expect(section.getByText(`Without the colour of ${dye}`, { exact: false })).toBeVisible();
   await saved(page);
 
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByLabel('Search the shelf by name').fill(dye);
   await page.getByRole('button', { name: dye, exact: true }).click();
   const panel = page.getByRole('group', { name: 'Match a sample' });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { doseField, given, ownFile, saved, scent, tooSmallForAFinger } from './workshop';
+import { doseField, given, opened, ownFile, saved, scent, tooSmallForAFinger } from './workshop';
 
 test('by touch on a tablet: new plan, a dose too high, mend, bench with the keypad, Logbook', async ({
   page,
@@ -8,7 +8,7 @@ test('by touch on a tablet: new plan, a dose too high, mend, bench with the keyp
   // Its own base, mold and scent; the plan is made by touch.
   const { file } = await given(request, ownFile([[scent, '4 %']]));
   const [inBase, inScent] = file.materials;
-  await page.goto('/plans', { waitUntil: 'networkidle' });
+  await opened(page, '/plans');
   await page.getByRole('button', { name: 'New plan' }).tap();
   await page.getByLabel('Name', { exact: true }).fill('Touched');
   await page.getByLabel('Mold', { exact: true }).selectOption(file.mold.id);
@@ -71,12 +71,12 @@ test('everything a finger needs to say how a pour is poured, in the mold book an
   await page.getByText('Ombré ladder').tap();
   await expect(page.getByLabel('Palest dose')).toBeVisible();
   expect(await tooSmallForAFinger(page)).toEqual([]);
-  await page.goto('/molds', { waitUntil: 'networkidle' });
+  await opened(page, '/molds');
   await page.getByRole('button', { name: 'New mold' }).tap();
   await page.getByLabel('Shape inside').selectOption({ label: 'From a model file (STL)' });
   await expect(page.getByLabel('STL file')).toBeVisible();
   expect(await tooSmallForAFinger(page)).toEqual([]);
-  await page.goto('/shelf?material=quay-blue', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf?material=quay-blue');
   await expect(page.getByRole('group', { name: 'Match a sample' })).toBeVisible();
   expect(await tooSmallForAFinger(page)).toEqual([]);
 });
@@ -98,7 +98,7 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
       '/bench',
       '/log',
     ]) {
-      await page.goto(path, { waitUntil: 'networkidle' });
+      await opened(page, path);
       const width = await page.evaluate(() => document.documentElement.scrollWidth);
       expect(width, `${path} at ${size.width}`).toBeLessThanOrEqual(size.width);
       // Nor does a plate stand out of the page, or anything out of its plate, but for what scrolls on purpose.
@@ -120,7 +120,7 @@ test('by touch on a tablet: a lot is entered in spoken units, counted, and a mat
   page,
 }) => {
   const name = `Touched oil ${process.pid}`;
-  await page.goto('/shelf', { waitUntil: 'networkidle' });
+  await opened(page, '/shelf');
   await page.getByRole('button', { name: 'New material' }).tap();
   await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Fragrance' });
   await page.getByLabel('Name', { exact: true }).fill(name);
@@ -174,7 +174,7 @@ test('everything a finger needs on the shelf and among the house rules is 44 px 
     '/house-rules',
     '/plans/buy',
   ]) {
-    await page.goto(path, { waitUntil: 'networkidle' });
+    await opened(page, path);
     expect(await tooSmallForAFinger(page), path).toEqual([]);
   }
 });

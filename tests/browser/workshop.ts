@@ -77,3 +77,17 @@ export const tooSmallForAFinger = (page: Page) =>
       .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
       .map(({ box, name }) => `${name} ${Math.round(box.width)} x ${Math.round(box.height)}`),
   );
+
+/** Waits until all that is drawn in the browser stands there. */
+export async function allDrawn(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('astro-island')].every(
+      (island) => !island.hasAttribute('ssr') && island.childElementCount > 0,
+    ),
+  );
+}
+
+export async function opened(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await allDrawn(page);
+}
