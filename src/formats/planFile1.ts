@@ -4,13 +4,16 @@ import { type DraftEmbed, type DraftPlan, withIds } from '../core/plan/ids';
 import { localMoment, roomSchema } from '../core/plan/makingSchema';
 import { doseMeaning, PLAN_FILE_VERSION, type PlanFile, sameQuantity } from '../core/plan/plan';
 import { checkNames, DOSE_FIELDS, FILE_FIELDS, PLAN_FIELDS, POUR_FIELDS } from '../core/plan/planSchema';
-import type { Quantity } from '../core/units/quantity';
+import { amountOf, type Quantity, sizeOf } from '../core/units/quantity';
 import { writeQuantity } from '../core/units/writeQuantity';
 import { z } from '../core/zod';
 
-/** A dose of version 1 means what its text says, and nothing else. */
+/**
+ * A dose of version 1 means what its text says, and nothing else. What could not be read then may be read by now; what
+ * was taken for a relation, such as “2 x 5 g”, keeps its meaning.
+ */
 const doseSchema1 = z.strictObject(DOSE_FIELDS).superRefine(({ text, means }, context) => {
-  if (!sameQuantity(means, doseMeaning(text)))
+  if (means !== null && means.kind !== 'times' && !sameQuantity(means, doseMeaning(text)))
     context.addIssue({
       code: 'custom',
       path: ['means'],
@@ -80,19 +83,6 @@ export function draftFrom1(plan: Plan1, bars: number): DraftPlan {
 function perBar({ text, means }: { text: string; means: Quantity | null }, bars: number) {
   if (means?.kind !== 'perPiece') return { text, means };
   const { amount } = means;
-  const shared: Quantity = { kind: 'perPiece', amount: dividedBy(amount, bars) };
+  const shared: Quantity = { kind: 'perPiece', amount: amountOf(amount.kind, sizeOf(amount) / bars) };
   return { text: writeQuantity(shared), means: shared };
-}
-
-function dividedBy(amount: Extract<Quantity, { kind: 'perPiece' }>['amount'], by: number): typeof amount {
-  switch (amount.kind) {
-    case 'mass':
-      return { kind: 'mass', massG: amount.massG / by };
-    case 'volume':
-      return { kind: 'volume', volumeMl: amount.volumeMl / by };
-    case 'drops':
-      return { kind: 'drops', drops: amount.drops / by };
-    case 'blocks':
-      return { kind: 'blocks', blocks: amount.blocks / by };
-  }
 }

@@ -103,7 +103,7 @@ test('stand-in figures are named, and drops are always approximate', () => {
 });
 
 test('an unreadable dose stops, and no room for base is the only finding', () => {
-  assert.deepEqual(codes(planFile([{ doses: [[fragrance(), '2-3 %']] }])), ['stop dose-unreadable']);
+  assert.deepEqual(codes(planFile([{ doses: [[fragrance(), '2.5.1 %']] }])), ['stop dose-unreadable']);
   assert.deepEqual(codes(planFile([{ doses: [[additive(), '50 kg']] }])), ['stop no-room-for-base']);
 });
 

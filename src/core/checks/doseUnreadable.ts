@@ -1,10 +1,10 @@
 import type { Check } from './finding';
 
-/** A dose whose text can't be read, so it is in no figure of the sheet. */
+/** A dose whose text can't be read, or that has nothing to begin with, so it is in no figure of the sheet. */
 export const doseUnreadable: Check = (sheet) =>
   sheet.pours.flatMap((pour, pourIndex) =>
     pour.unreadable
-      .filter(({ why }) => why === 'text')
+      .filter(({ why }) => why === 'text' || why === 'no-usual-least')
       .map(({ doseIndex, material, text }) => ({
         code: 'dose-unreadable',
         severity: 'stop',

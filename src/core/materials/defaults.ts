@@ -1,4 +1,4 @@
-import { DEFAULT_ML_PER_DROP } from '../units/factors';
+import { DEFAULT_ML_PER_DROP, ML_PER_US_TSP } from '../units/factors';
 import { type Additive, isPowderRole } from './additive';
 import type { Base } from './base';
 import type { Colorant } from './colorant';
@@ -26,6 +26,10 @@ const ALCOHOL_DENSITY_G_PER_ML = 0.79;
 
 /** Our own assumption: a colour block is about an ounce. */
 const BLOCK_MASS_G = 28;
+/** Our own assumption: a small scoop of colour holds about an eighth of a teaspoon. */
+const SCOOP_ML = ML_PER_US_TSP / 8;
+/** Our own assumption: a soft capsule of oil holds about a third of a gram. */
+const CAPSULE_MASS_G = 0.33;
 
 /** Common practice, no source: what a base of its kind usually holds. */
 const FRAGRANCE_CAP_OF_BASE = { soap: 0.03, 'detergent-free': 0.03, syndet: 0.02 } as const;
@@ -105,6 +109,19 @@ export function dropMass(material: DosedMaterial): Figure {
 export function blockMass(material: DosedMaterial): Figure {
   const weighed = meanOf(material.readings, 'blocks');
   return weighed ? { value: weighed.gPerOne, assumed: false } : { value: BLOCK_MASS_G, assumed: true };
+}
+
+/** Grams a scoop of one's own: as weighed, else a small one of what lies in a spoon. */
+export function scoopMass(material: DosedMaterial): Figure {
+  const weighed = meanOf(material.readings, 'scoops');
+  if (weighed) return { value: weighed.gPerOne, assumed: false };
+  return { value: SCOOP_ML * spoonDensity(material).value, assumed: true };
+}
+
+/** Grams in a capsule: as weighed, else a usual one. */
+export function capsuleMass(material: DosedMaterial): Figure {
+  const weighed = meanOf(material.readings, 'capsules');
+  return weighed ? { value: weighed.gPerOne, assumed: false } : { value: CAPSULE_MASS_G, assumed: true };
 }
 
 export function fragranceCap(base: Base): Figure {

@@ -1,15 +1,15 @@
 import type { z } from '../zod';
 import type { readingSchema } from './readingSchema';
 
-/** What can be counted out onto the scale: drops of a bottle, millilitres of a levelled spoon, colour blocks. */
-export const READING_KINDS = ['drops', 'spoon', 'blocks'] as const;
+/** What can be counted out onto the scale: drops of a bottle, millilitres of a levelled spoon, colour blocks, full scoops, capsules. */
+export const READING_KINDS = ['drops', 'spoon', 'blocks', 'scoops', 'capsules'] as const;
 
 export type ReadingKind = (typeof READING_KINDS)[number];
 
 export type Reading = z.infer<typeof readingSchema>;
 
 export interface Mean {
-  /** Grams a drop, a millilitre or a block. */
+  /** Grams a drop, a millilitre, a block, a scoop or a capsule. */
   gPerOne: number;
   readings: number;
   /** Standard deviation between readings, as a share of the mean; null for a single one. */

@@ -1,7 +1,5 @@
+import { isShare } from '../units/quantity';
 import { counting, type Dose, type Plan, type Pour, sameQuantity } from './plan';
-
-/** Doses that are a share of the base: in a jug that goes on they are as strong already. */
-const SHARES: ReadonlySet<string> = new Set(['ofBase', 'volumePerBase', 'dropsPerBase', 'blocksPerBase']);
 
 /**
  * The plan with a pour going on in the jug of the one before. What it said just as the pours of that jug do is in the jug
@@ -36,12 +34,10 @@ function jugBefore({ pours }: Plan, pourIndex: number): Pour[] {
   return found;
 }
 
+/** A share of the base is as strong already in a jug that goes on. */
 function hasAlready({ doses }: Pour, { materialId, means }: Dose): boolean {
   return doses.some(
     (each) =>
-      each.materialId === materialId &&
-      means !== null &&
-      SHARES.has(means.kind) &&
-      sameQuantity(each.means, means),
+      each.materialId === materialId && means !== null && isShare(means) && sameQuantity(each.means, means),
   );
 }

@@ -2,11 +2,21 @@ import type { Base } from '../materials/base';
 import { blendAsFragrance, blendShares } from '../materials/blend';
 import { blendDensity } from '../materials/blendDensity';
 import { materialsById } from '../materials/byId';
-import { baseDensity, blockMass, dropMass, spoonDensity, stirredDensity } from '../materials/defaults';
+import {
+  baseDensity,
+  blockMass,
+  capsuleMass,
+  dropMass,
+  type Figure,
+  scoopMass,
+  spoonDensity,
+  stirredDensity,
+  usualLeast,
+} from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import { barsPerCavity, fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
-import type { Counted, Quantity } from '../units/quantity';
+import { type Counted, isShare, type Quantity, type SingleQuantity } from '../units/quantity';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
 import { type Dose, meaningOf, type Plan, type PlanFile, type Pour } from './plan';
@@ -14,7 +24,14 @@ import type { PourWay } from './pourWay';
 import { type RelationFault, relatedDoses } from './relations';
 
 /** Which stand-in figures a weight rests on until the user measures them. */
-export const ASSUMPTIONS = ['density', 'spoon-density', 'drop-size', 'block-mass'] as const;
+export const ASSUMPTIONS = [
+  'density',
+  'spoon-density',
+  'drop-size',
+  'block-mass',
+  'scoop-size',
+  'capsule-mass',
+] as const;
 export type Assumption = (typeof ASSUMPTIONS)[number];
 
 /** A weight as a straight line in the base weight B: shareOfBase · B + fixedG. */
@@ -63,7 +80,7 @@ export interface UnreadDose {
   doseIndex: number;
   material: DoseableMaterial;
   text: string;
-  why: 'text' | RelationFault;
+  why: 'text' | 'no-usual-least' | RelationFault;
 }
 
 /** A dose that came into the jug with an earlier pour and is still in it. */
@@ -183,12 +200,14 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
   };
 
   for (const dose of joined) {
-    const { doseIndex, material, text, means } = dose;
-    if (means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
+    const { doseIndex, material, text } = dose;
+    const means = beginsWith(dose.means, weighedAs(material, materials));
+    if (dose.means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
+    else if (means === null) unreadable.push({ doseIndex, material, text, why: 'no-usual-least' });
     else if (means.kind !== 'times')
       settle(
         dose,
-        SHARES.has(means.kind) ? 'share' : 'fixed',
+        isShare(means) ? 'share' : 'fixed',
         withBlendDensity(measure(means, weighedAs(material, materials), plan, mold), material, materials),
       );
   }
@@ -223,12 +242,14 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
   };
 }
 
-const SHARES: ReadonlySet<Quantity['kind']> = new Set([
-  'ofBase',
-  'volumePerBase',
-  'dropsPerBase',
-  'blocksPerBase',
-]);
+/** The figure a dose begins with: the least of a range, or the least that is usual where it goes by eye. */
+function beginsWith(means: Quantity | null, material: DosedMaterial): SingleQuantity | null {
+  if (means === null) return null;
+  if (means.kind === 'range') return means.least;
+  if (means.kind !== 'toTaste') return means;
+  const least = usualLeast(material);
+  return least ? { kind: 'ofBase', fractionOfBase: least.value, approximate: true } : null;
+}
 
 /** A spoon or a drop of a blend rests on a usual density where that of one of its members is not known. */
 function withBlendDensity(measured: Measured, material: DoseableMaterial, materials: Materials): Measured {
@@ -262,20 +283,26 @@ function timesSum(factor: number, doses: RecipeDose[]): Measured {
 }
 
 function measure(
-  means: Exclude<Quantity, { kind: 'times' }>,
+  means: Exclude<SingleQuantity, { kind: 'times' }>,
   material: DosedMaterial,
   plan: Plan,
   mold: Mold,
 ): Measured {
   switch (means.kind) {
     case 'ofBase':
-      return { amount: { shareOfBase: means.fractionOfBase, fixedG: 0 }, exact: true, assumed: [] };
+      return {
+        amount: { shareOfBase: means.fractionOfBase, fixedG: 0 },
+        exact: !means.approximate,
+        assumed: [],
+      };
     case 'volumePerBase':
       return asShare(weigh({ kind: 'volume', volumeMl: means.mlPerBaseG }, material));
     case 'dropsPerBase':
       return asShare(weigh({ kind: 'drops', drops: means.dropsPerBaseG }, material));
     case 'blocksPerBase':
       return asShare(weigh({ kind: 'blocks', blocks: means.blocksPerBaseG }, material));
+    case 'perBase':
+      return asShare(weigh(means.amount, material));
     case 'perPiece': {
       // Each piece gets its amount, so what stays in the jug has it too.
       const { massG, ...rest } = weigh(means.amount, material);
@@ -304,26 +331,20 @@ function asShare({ massG, ...rest }: Weighed): Measured {
 export function weigh(amount: Counted, material: DosedMaterial): Weighed {
   switch (amount.kind) {
     case 'mass':
-      return { massG: amount.massG, exact: true, assumed: [] };
-    case 'volume': {
-      const spoon = spoonDensity(material);
-      return {
-        massG: amount.volumeMl * spoon.value,
-        exact: false,
-        assumed: spoon.assumed ? ['spoon-density'] : [],
-      };
-    }
-    case 'drops': {
-      const drop = dropMass(material);
-      return { massG: amount.drops * drop.value, exact: false, assumed: drop.assumed ? ['drop-size'] : [] };
-    }
-    case 'blocks': {
-      const block = blockMass(material);
-      return {
-        massG: amount.blocks * block.value,
-        exact: false,
-        assumed: block.assumed ? ['block-mass'] : [],
-      };
-    }
+      return { massG: amount.massG, exact: !amount.approximate, assumed: [] };
+    case 'volume':
+      return counted(amount.volumeMl, spoonDensity(material), 'spoon-density');
+    case 'drops':
+      return counted(amount.drops, dropMass(material), 'drop-size');
+    case 'blocks':
+      return counted(amount.blocks, blockMass(material), 'block-mass');
+    case 'scoops':
+      return counted(amount.scoops, scoopMass(material), 'scoop-size');
+    case 'capsules':
+      return counted(amount.capsules, capsuleMass(material), 'capsule-mass');
   }
+}
+
+function counted(count: number, each: Figure, assumption: Assumption): Weighed {
+  return { massG: count * each.value, exact: false, assumed: each.assumed ? [assumption] : [] };
 }

@@ -1,14 +1,12 @@
 import { fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
-import type { QuantityKind } from '../units/quantity';
+import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
 import { writeQuantity } from '../units/writeQuantity';
 import { type Dose, type Plan, retyped } from './plan';
 
-const FIXED: ReadonlySet<QuantityKind> = new Set(['mass', 'volume', 'drops', 'blocks']);
-
 /** True for a dose of a fixed amount, which does not follow the base by itself. */
 export function isFixedDose({ means }: Dose): boolean {
-  return means !== null && FIXED.has(means.kind);
+  return means !== null && isCounted(means.kind === 'range' ? means.least : means);
 }
 
 /**
@@ -45,24 +43,29 @@ export function scaleFixedDoses(plan: Plan, factor: number): Plan {
 function scaleDose(each: Dose, factor: number): Dose {
   const { means } = each;
   if (means === null || factor === 1) return each;
-  switch (means.kind) {
-    case 'mass':
-      return retyped(each, writeQuantity({ kind: 'mass', massG: means.massG * factor }));
-    case 'volume':
-      return retyped(each, writeQuantity({ kind: 'volume', volumeMl: means.volumeMl * factor }));
-    case 'drops':
-      return retyped(
-        each,
-        writeQuantity({ kind: 'drops', drops: Math.max(1, Math.round(means.drops * factor)) }),
-      );
-    case 'blocks':
-      return retyped(each, writeQuantity({ kind: 'blocks', blocks: eighths(means.blocks * factor) }));
-    default:
-      return each;
-  }
+  const scaled = scaledQuantity(means, factor);
+  return scaled === means ? each : retyped(each, writeQuantity(scaled));
 }
 
-/** A block is cut to an eighth at the finest. Our own assumption. */
-function eighths(blocks: number): number {
-  return Math.max(1, Math.round(blocks * 8)) / 8;
+function scaledQuantity(means: Quantity, factor: number): Quantity {
+  if (means.kind === 'range' && isCounted(means.least) && isCounted(means.most)) {
+    const [least, most] = [scaledAmount(means.least, factor), scaledAmount(means.most, factor)];
+    return sizeOf(least) < sizeOf(most) ? { kind: 'range', least, most } : least;
+  }
+  return isCounted(means) ? scaledAmount(means, factor) : means;
+}
+
+/** Brought to what can be counted: whole drops and capsules, half scoops, eighths of a block. Our own assumption. */
+const PARTS_OF_ONE: Partial<Record<Counted['kind'], number>> = {
+  drops: 1,
+  capsules: 1,
+  scoops: 2,
+  blocks: 8,
+};
+
+function scaledAmount(amount: Counted, factor: number): Counted {
+  const size = sizeOf(amount) * factor;
+  const parts = PARTS_OF_ONE[amount.kind];
+  const scaled = amountOf(amount.kind, parts ? Math.max(1, Math.round(size * parts)) / parts : size);
+  return amount.kind === 'mass' && amount.approximate ? { ...scaled, ...{ approximate: true } } : scaled;
 }

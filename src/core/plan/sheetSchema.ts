@@ -127,7 +127,7 @@ export const sheetPourSchema = z.strictObject({
       doseIndex: z.int().nonnegative(),
       material: z.discriminatedUnion('kind', [...dosedMaterialSchema.options, blendSchema]),
       text: z.string(),
-      why: z.enum(['text', ...RELATION_FAULTS]),
+      why: z.enum(['text', 'no-usual-least', ...RELATION_FAULTS]),
     }),
   ),
 });

@@ -1,5 +1,6 @@
 import { ok, type Result } from '../result';
-import { parseQuantity, type QuantityFault } from './parseQuantity';
+import { parseQuantity } from './parseQuantity';
+import type { QuantityFault } from './quantityFault';
 import { massUnit, type UnitSystem } from './showQuantity';
 
 /** Reads a weight, g, in a field whose unit stands beside it: a bare number is in that unit, `0.27 oz` in its own. */

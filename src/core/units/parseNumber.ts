@@ -30,13 +30,16 @@ const VULGAR: Record<string, number> = {
 };
 const VULGAR_CLASS = `[${Object.keys(VULGAR).join('')}]`;
 
-const MIXED = /^(\d+)\s+(\d+)\s*[/⁄]\s*(\d+)/;
+const MIXED = /^(\d+)(?:\s+|\s?-\s?)(\d+)\s*[/⁄]\s*(\d+)/;
 const FRACTION = /^(\d+)\s*[/⁄]\s*(\d+)/;
-const WITH_VULGAR = new RegExp(`^(\\d+)?\\s*(${VULGAR_CLASS})`);
+const WITH_VULGAR = new RegExp(`^(?:(\\d+)[\\s-]*)?(${VULGAR_CLASS})`);
+/** Digits in groups of three, with spaces between: `1 000`, `12 500.5`. */
+const SPACED = /^[1-9]\d{0,2}(?: \d{3})+(?:[.,]\d+)?(?![\d./⁄])/;
 const DECIMAL = /^(?:\d+(?:[.,]\d+)*|[.,]\d+)/;
 
 /**
- * Reads the number at the head of `text`: `2`, `2.5`, `2,5`, `.5`, `1/2`, `1 1/2`, `½`, `1½`. Unsigned.
+ * Reads the number at the head of `text`: `2`, `2.5`, `2,5`, `.5`, `1/2`, `1 1/2`, `1-1/2`, `½`, `1½`, `1 000`,
+ * `1.234,5`. Unsigned.
  *
  * A comma or a point is a decimal mark. `1,250` could be either, and is refused with both readings.
  */
@@ -52,6 +55,13 @@ export function parseNumber(text: string): Result<NumberRead, NumberFault> {
     const value = Number(vulgar[1] ?? 0) + (VULGAR[vulgar[2] ?? ''] ?? 0);
     return ok({ value, rest: text.slice(vulgar[0].length) });
   }
+
+  const spaced = SPACED.exec(text)?.[0];
+  if (spaced !== undefined)
+    return ok({
+      value: Number(spaced.replaceAll(' ', '').replace(',', '.')),
+      rest: text.slice(spaced.length),
+    });
 
   const decimal = DECIMAL.exec(text)?.[0];
   if (decimal === undefined) return fail({ code: 'no-number', found: text });
@@ -69,14 +79,19 @@ function readFraction(
   return ok({ value: whole + above / below, rest: text.slice(matched.length) });
 }
 
+/** Groups of three behind one mark, and then the other mark: `1,234.5` and `1.234,5` can be read in one way only. */
+const GROUPED = /^[1-9]\d{0,2}(?:,\d{3})+\.\d+$|^[1-9]\d{0,2}(?:\.\d{3})+,\d+$/;
+
 function readDecimal(text: string, decimal: string): Result<NumberRead, NumberFault> {
   const marks = decimal.match(/[.,]/g) ?? [];
+  const rest = text.slice(decimal.length);
+  const lastMark = Math.max(decimal.lastIndexOf(','), decimal.lastIndexOf('.'));
+  const split = () => `${decimal.slice(0, lastMark).replace(/[.,]/g, '')}.${decimal.slice(lastMark + 1)}`;
+  if (GROUPED.test(decimal)) return ok({ value: Number(split()), rest });
   const thousands = /^[1-9]\d{0,2},\d{3}$/.test(decimal);
   if (marks.length > 1 || thousands) {
     const bare = decimal.replace(/[.,]/g, '');
-    const lastMark = Math.max(decimal.lastIndexOf(','), decimal.lastIndexOf('.'));
-    const split = `${decimal.slice(0, lastMark).replace(/[.,]/g, '')}.${decimal.slice(lastMark + 1)}`;
-    return fail({ code: 'ambiguous-number', found: decimal, readings: [bare, split] });
+    return fail({ code: 'ambiguous-number', found: decimal, readings: [bare, split()] });
   }
-  return ok({ value: Number(decimal.replace(',', '.')), rest: text.slice(decimal.length) });
+  return ok({ value: Number(decimal.replace(',', '.')), rest });
 }

@@ -1,27 +1,16 @@
 import { fail, ok, type Result } from '../result';
-import { type NumberFault, parseNumber } from './parseNumber';
-import type { Counted, Quantity, QuantityKind } from './quantity';
-import { isPiece, type Unit, unitNamed } from './units';
-
-export type QuantityFault =
-  | NumberFault
-  | { code: 'empty' }
-  | { code: 'too-long'; length: number }
-  | { code: 'negative'; found: string }
-  | { code: 'range'; found: string }
-  | { code: 'no-unit'; number: string }
-  | { code: 'unknown-unit'; found: string }
-  | { code: 'unknown-per'; found: string }
-  | { code: 'percent-per'; found: string }
-  | { code: 'no-name'; found: string }
-  | { code: 'unit-not-for-this'; found: string }
-  | { code: 'too-large'; found: string }
-  | { code: 'over-the-base'; found: string };
+import { parseAmount } from './parseAmount';
+import { parseRange } from './parseRange';
+import { parseRate, share } from './parseRate';
+import { parseRelation } from './parseRelation';
+import { plainPhrase } from './plainPhrase';
+import type { Quantity, QuantityKind, SingleQuantity } from './quantity';
+import type { QuantityFault } from './quantityFault';
+import { spokenNumber } from './spokenNumber';
+import { TO_TASTE } from './units';
 
 /** The longest text worth reading; every quantity in use is far shorter. */
 export const LONGEST_QUANTITY = 80;
-/** A tonne, a cubic metre, a million drops: more than a workshop pours, so it is a slip of the finger. */
-const LARGEST = 1e6;
 
 export const ALL_KINDS: readonly QuantityKind[] = [
   'ofBase',
@@ -29,22 +18,28 @@ export const ALL_KINDS: readonly QuantityKind[] = [
   'volume',
   'drops',
   'blocks',
+  'scoops',
+  'capsules',
   'volumePerBase',
   'dropsPerBase',
   'blocksPerBase',
+  'perBase',
   'perPiece',
   'times',
+  'range',
+  'toTaste',
 ];
 
 type Read = Result<Quantity, QuantityFault>;
 
 /**
- * Reads a quantity as a crafter types it.
+ * Reads a quantity as a crafter types it, or says it.
  *
- * - an amount: `6 g`, `0.27 oz`, `1 1/2 tsp`, `2,5 mL`, `12 drops`, `¼ block`, `¼ of the block`
- * - a share of the base: `2 %`, `8 g/100 g`
- * - a rate: `½ tsp/lb`, `20 mL per kg`, `½ tsp a pound`, `40 drops/lb`, `6 drops/piece`
- * - a relation to another dose of the same pour, by weight: `= fragrance`, `2x honey`
+ * - an amount: `6 g`, `1 lb 4 oz`, `1-1/2 tsp`, `half a teaspoon`, `2 × 5 g`, `12 drops`, `¼ of the block`, `a pinch`
+ * - a share of the base: `2 %`, `8 g/100 g`, `1 oz to 2 lb`, `1:50`, `3 parts in 100`
+ * - a rate: `½ tsp/lb`, `20 mL per kg`, `½ tsp per pound of base`, `6 drops/piece`
+ * - a relation to another dose of the same pour, by weight: `= fragrance`, `2x honey`, `half the fragrance`
+ * - a range that begins with its least: `6–9 drops`; and `to taste`
  *
  * @param text what was typed
  * @param kinds which kinds make sense in this field; all of them unless said
@@ -53,90 +48,73 @@ type Read = Result<Quantity, QuantityFault>;
  */
 export function parseQuantity(text: string, kinds: readonly QuantityKind[] = ALL_KINDS): Read {
   if (text.length > LONGEST_QUANTITY) return fail({ code: 'too-long', length: text.length });
-  const typed = text
-    .normalize('NFC')
-    .replace(/[\s\u00a0]+/g, ' ')
-    .trim()
-    .replace(/ of each$/i, '');
+  const { typed, isHedged } = plainPhrase(text);
   if (typed === '') return fail({ code: 'empty' });
-  const read = typed.startsWith('=') ? relation(1, typed.slice(1), typed) : numberFirst(typed);
-  if (read.success && !kinds.includes(read.data.kind))
-    return fail({ code: 'unit-not-for-this', found: typed });
-  return read;
+  const read = readPhrase(typed);
+  if (!read.success) return fail(saidBetter(read.error, typed));
+  if (kinds.includes(read.data.kind)) return isHedged ? ok(hedged(read.data)) : read;
+  return fail({ code: read.data.kind === 'range' ? 'range' : 'unit-not-for-this', found: typed });
 }
 
-function numberFirst(typed: string): Read {
+function readPhrase(typed: string): Read {
   if (/^[-−–]/.test(typed)) return fail({ code: 'negative', found: typed });
-  const number = parseNumber(typed);
-  if (!number.success) return number;
-  const { value } = number.data;
-  const rest = number.data.rest.trim();
-  if (/^(?:[-–—]|(?:to|or)\b|\.\.)/i.test(rest)) return fail({ code: 'range', found: typed });
-  if (rest === '') return fail({ code: 'no-unit', number: typed });
-  const times = /^(?:[x×*]|times\b)\s*(.*)$/i.exec(rest);
-  if (times) return relation(value, times[1] ?? '', typed);
-
-  const [unitText = '', ...perText] = rest.split(/\/|\bper\b| an? /i);
-  const unit = unitNamed(unitText.replace(/^(?:of )?(?:an?|the) /i, ''));
-  if (unit === undefined) return fail({ code: 'unknown-unit', found: unitText.trim() || rest });
-  if (perText.length === 0)
-    return unit.kind === 'ofBase' ? share(value / 100, typed) : counted(value, unit, typed);
-  if (unit.kind === 'ofBase') return fail({ code: 'percent-per', found: typed });
-  return rate(counted(value, unit, typed), perText.join('/').trim(), typed);
+  if (TO_TASTE.names.includes(typed.toLowerCase())) return ok({ kind: 'toTaste' });
+  return parseRelation(typed) ?? ratio(typed) ?? parseRange(typed, single) ?? single(typed);
 }
 
-function relation(factor: number, nameText: string, typed: string): Read {
-  const of = nameText.replace(/^\s*(?:(?:of|the)\s+)*/i, '').trim();
-  if (of === '') return fail({ code: 'no-name', found: typed });
-  if (!(factor <= LARGEST)) return fail({ code: 'too-large', found: typed });
-  return ok({ kind: 'times', factor, of });
+function single(typed: string): Result<SingleQuantity, QuantityFault> {
+  const amount = parseAmount(typed);
+  return amount.success ? parseRate(amount.data.amount, amount.data.rest, typed) : amount;
 }
 
-function share(fractionOfBase: number, typed: string): Read {
-  if (!(fractionOfBase <= 1)) return fail({ code: 'over-the-base', found: typed });
-  return ok({ kind: 'ofBase', fractionOfBase });
+const PARTS = /^parts?\b\s*/i;
+const OF_PARTS = /^(?:in|to|per|for|of)\s+(.+?)(?:\s+parts?)?(?:\s+(?:of )?(?:the )?(?:base|soap))?$/i;
+
+/** `1:50`, `3 parts in 100`, `20 parts per thousand`: of the base. Undefined for everything else. */
+function ratio(typed: string): Read | undefined {
+  const first = spokenNumber(typed);
+  if (!first.success) return undefined;
+  const behind = first.data.rest.trim();
+  const colon = /^:\s*(.+?)(?:\s+(?:of )?(?:the )?base)?$/i.exec(behind);
+  const parts = PARTS.exec(behind);
+  if (!colon && !parts) return undefined;
+  const perText = colon?.[1] ?? OF_PARTS.exec(behind.slice(parts?.[0].length ?? 0))?.[1];
+  const second = perText === undefined ? undefined : spokenNumber(perText);
+  if (!second?.success || second.data.rest.trim() !== '' || !(second.data.value > 0))
+    return fail({ code: 'parts-of-what', found: typed });
+  const [one, other] = [first.data.value, second.data.value];
+  if (colon && one >= other && one > 0)
+    return fail({
+      code: 'two-meanings',
+      found: typed,
+      readings: [`${other}:${one}`, `${Number(((100 * other) / (one + other)).toFixed(4))} %`],
+    });
+  return share(one / other, typed);
 }
 
-function counted(
-  value: number,
-  unit: Exclude<Unit, { kind: 'ofBase' }>,
-  typed: string,
-): Result<Counted, QuantityFault> {
-  const amount = amountOf(value, unit);
-  const size = Object.values(amount).find((each) => typeof each === 'number') ?? 0;
-  return size <= LARGEST ? ok(amount) : fail({ code: 'too-large', found: typed });
-}
-
-function amountOf(value: number, unit: Exclude<Unit, { kind: 'ofBase' }>): Counted {
-  switch (unit.kind) {
+function hedged(quantity: Quantity): Quantity {
+  switch (quantity.kind) {
     case 'mass':
-      return { kind: 'mass', massG: value * unit.massG };
-    case 'volume':
-      return { kind: 'volume', volumeMl: value * unit.volumeMl };
-    case 'drops':
-      return { kind: 'drops', drops: value };
-    case 'blocks':
-      return { kind: 'blocks', blocks: value };
+    case 'ofBase':
+      return { ...quantity, approximate: true };
+    case 'perPiece':
+      return quantity.amount.kind === 'mass'
+        ? { ...quantity, amount: { ...quantity.amount, approximate: true } }
+        : quantity;
+    default:
+      return quantity;
   }
 }
 
-/** `/piece`, or per a weight of base: `/lb`, `/kg`, `/100 g`. */
-function rate(amount: Result<Counted, QuantityFault>, perText: string, typed: string): Read {
-  if (!amount.success) return amount;
-  if (isPiece(perText)) return ok({ kind: 'perPiece', amount: amount.data });
-  const number = parseNumber(perText);
-  const unit = unitNamed(number.success ? number.data.rest : perText);
-  const per = (number.success ? number.data.value : 1) * (unit?.kind === 'mass' ? unit.massG : 0);
-  if (!(per > 0)) return fail({ code: 'unknown-per', found: perText });
-  const counted = amount.data;
-  switch (counted.kind) {
-    case 'mass':
-      return share(counted.massG / per, typed);
-    case 'volume':
-      return ok({ kind: 'volumePerBase', mlPerBaseG: counted.volumeMl / per });
-    case 'drops':
-      return ok({ kind: 'dropsPerBase', dropsPerBaseG: counted.drops / per });
-    case 'blocks':
-      return ok({ kind: 'blocksPerBase', blocksPerBaseG: counted.blocks / per });
-  }
+const VAGUE =
+  /\b(?:few|couple|little|bit|splash|squirt|handful|spoon|spoonful|pipette|dessertspoon|shot|sprinkle|tip|dash|glug|pump|smidgen|needed|necessary|enough|q\.?s|some|scant|generous)s?\b/i;
+const BOUND =
+  /^(?:max|min|maximum|minimum|at (?:most|least)|up to|no more than|under|over|[<>≤≥]\s*\d)|\b(?:more|less|over|under) than\b|\b(?:over|under)\b|or (?:more|less)|±|\+\/-/i;
+
+/** Why it can't be read, said of the whole phrase where one word of it decides. */
+function saidBetter(fault: QuantityFault, typed: string): QuantityFault {
+  if (fault.code !== 'no-number' && fault.code !== 'unknown-unit' && fault.code !== 'rest-unread')
+    return fault;
+  if (BOUND.test(typed)) return { code: 'bound', found: typed };
+  return VAGUE.test(typed) ? { code: 'vague', found: typed } : fault;
 }

@@ -1,6 +1,7 @@
 import { G_PER_OZ } from './factors';
-import type { Quantity } from './quantity';
+import { amountOf, type Quantity, type SingleQuantity, sizeOf } from './quantity';
 import type { UnitSystem } from './showQuantity';
+import { TO_TASTE } from './units';
 
 /** Last digits that are only rounding do not count as over or under. */
 const ROUND = {
@@ -39,15 +40,25 @@ const G_PER_KG = 1000;
 export function writeQuantity(quantity: Quantity): string {
   switch (quantity.kind) {
     case 'ofBase':
-      return `${writeFigure(quantity.fractionOfBase * 100, DECIMALS)} %`;
+      return `${hedge(quantity)}${writeFigure(quantity.fractionOfBase * 100, DECIMALS)} %`;
     case 'mass':
-      return `${writeFigure(quantity.massG, DECIMALS)} g`;
+      return `${hedge(quantity)}${writeFigure(quantity.massG, DECIMALS)} g`;
     case 'volume':
       return `${writeFigure(quantity.volumeMl, DECIMALS)} mL`;
     case 'drops':
       return `${writeFigure(quantity.drops, DECIMALS)} drops`;
     case 'blocks':
       return `${writeFigure(quantity.blocks, DECIMALS)} block`;
+    case 'scoops':
+      return `${writeFigure(quantity.scoops, DECIMALS)} scoops`;
+    case 'capsules':
+      return `${writeFigure(quantity.capsules, DECIMALS)} capsules`;
+    case 'perBase':
+      return `${writeQuantity(amountOf(quantity.amount.kind, sizeOf(quantity.amount) * G_PER_KG))}/kg`;
+    case 'range':
+      return writeRange(quantity.least, quantity.most);
+    case 'toTaste':
+      return TO_TASTE.symbol;
     case 'volumePerBase':
       return `${writeFigure(quantity.mlPerBaseG * G_PER_KG, DECIMALS)} mL/kg`;
     case 'dropsPerBase':
@@ -59,4 +70,14 @@ export function writeQuantity(quantity: Quantity): string {
     case 'times':
       return `${writeFigure(quantity.factor, DECIMALS)}x ${quantity.of}`;
   }
+}
+
+function hedge({ approximate }: { approximate?: true | undefined }): string {
+  return approximate ? 'about ' : '';
+}
+
+/** The unit is written once, behind the most. */
+function writeRange(least: SingleQuantity, most: SingleQuantity): string {
+  const figure = /^[\d.]+/.exec(writeQuantity(least))?.[0] ?? '';
+  return `${figure}–${writeQuantity(most)}`;
 }

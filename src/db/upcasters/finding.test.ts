@@ -21,7 +21,10 @@ test('a finding of figures by name gets the fields of its code, and says what it
     assert.deepEqual(
       [
         title,
-        reason.replaceAll('of the samples', 'of the runs').replace('brings, and what', 'brings and what'),
+        reason
+          .replaceAll('of the samples', 'of the runs')
+          .replace('brings, and what', 'brings and what')
+          .replace('“half a teaspoon”, ', ''),
         fixLabel,
       ],
       [said.title, said.reason, said.mendLabel],

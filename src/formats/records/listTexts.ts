@@ -1,6 +1,6 @@
 import type { Blend } from '../../core/materials/blend';
 import type { Allergen } from '../../core/materials/fragrance';
-import type { Reading } from '../../core/materials/reading';
+import { READING_KINDS, type Reading, type ReadingKind } from '../../core/materials/reading';
 import { fail, ok } from '../../core/result';
 import { parseNumber } from '../../core/units/parseNumber';
 import { writeFigure } from '../../core/units/writeQuantity';
@@ -34,19 +34,25 @@ const member: FieldText<Blend['members'][number]> = {
   },
 };
 
-const READ_OF = { drops: 'drops', mL: 'spoon', blocks: 'blocks' } as const;
-const UNIT_OF = { drops: 'drops', spoon: 'mL', blocks: 'blocks' } as const;
+const UNIT_OF: Record<ReadingKind, string> = {
+  drops: 'drops',
+  spoon: 'mL',
+  blocks: 'blocks',
+  scoops: 'scoops',
+  capsules: 'capsules',
+};
 
 const reading: FieldText<Reading> = {
   write: ({ on, count, of, massG }) =>
     `${on} ${writeFigure(count, 6)} ${UNIT_OF[of]} ${writeFigure(massG, 6)} g`,
   read(text) {
-    const parts = /^(\d{4}-\d\d-\d\d) ([\d.]+) (drops|mL|blocks) ([\d.]+) g$/.exec(text);
-    if (!parts) return fail(FIELD_FAULTS.noReading(text));
+    const parts = /^(\d{4}-\d\d-\d\d) ([\d.]+) (\w+) ([\d.]+) g$/.exec(text);
+    const of = READING_KINDS.find((kind) => UNIT_OF[kind] === parts?.[3]);
+    if (!parts || !of) return fail(FIELD_FAULTS.noReading(text));
     return ok({
       on: parts[1] ?? '',
       count: Number(parts[2]),
-      of: READ_OF[parts[3] as keyof typeof READ_OF],
+      of,
       massG: Number(parts[4]),
     });
   },

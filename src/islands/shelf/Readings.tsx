@@ -18,6 +18,8 @@ const KINDS: Record<ReadingKind, { choice: string; ask: string; one: string; fir
   drops: { choice: 'Drops, counted', ask: 'How many drops', one: 'a drop', first: '20' },
   spoon: { choice: 'A levelled spoon', ask: 'How much it holds', one: 'a mL', first: '1 tsp' },
   blocks: { choice: 'Colour blocks', ask: 'How many blocks', one: 'a block', first: '1' },
+  scoops: { choice: 'A scoop of your own', ask: 'How many scoops', one: 'a scoop', first: '10' },
+  capsules: { choice: 'Capsules', ask: 'How many capsules', one: 'a capsule', first: '5' },
 };
 const NO_NAMES = { decimal: '.', idOf: () => undefined, nameOf: (id: string) => id } as const;
 const COUNT: FigureRule = { unit: '', least: 1, most: 10_000, whole: true };

@@ -7,7 +7,9 @@ export const doseUnreadable: Describe<'dose-unreadable'> = ({ about, text }) => 
   return {
     title: `${about}: dose can’t be read`,
     reason: parsed.success
-      ? 'It is not in any weight yet.'
+      ? parsed.data.kind === 'toTaste'
+        ? 'Nobody knows the least that is usual of it, so there is nothing to begin with. Write a first dose, or enter the least on the shelf.'
+        : 'It is not in any weight yet.'
       : `${explainQuantityFault(parsed.error)} Until then it is in no weight.`,
     fixLabel: null,
   };

@@ -7,6 +7,8 @@ const FIGURES: Record<FoundOf<'stand-in-figures'>['figures'][number], string> = 
   'spoon-density': 'density in the spoon',
   'drop-size': 'size of a drop',
   'block-mass': 'weight of a block',
+  'scoop-size': 'size of a scoop',
+  'capsule-mass': 'weight of a capsule',
 };
 
 export const standInFigures: Describe<'stand-in-figures'> = ({ about, figures, isBase }) => ({

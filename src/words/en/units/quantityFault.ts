@@ -1,9 +1,14 @@
-import { ALL_KINDS, LONGEST_QUANTITY, type QuantityFault } from '../../../core/units/parseQuantity';
+import { ALL_KINDS, LONGEST_QUANTITY } from '../../../core/units/parseQuantity';
 import type { QuantityKind } from '../../../core/units/quantity';
+import type { QuantityFault } from '../../../core/units/quantityFault';
 import { UNITS } from '../../../core/units/units';
+
+/** As many as a line can hold; the rarer ones come after. */
+const MOST_UNITS = 15;
 
 function unitsFor(kinds: readonly QuantityKind[]): string {
   return UNITS.filter((unit) => kinds.includes(unit.kind))
+    .slice(0, MOST_UNITS)
     .map((unit) => unit.symbol)
     .join(', ');
 }
@@ -21,9 +26,9 @@ export function explainQuantityFault(
     case 'negative':
       return 'An amount can’t be below zero. Take the minus sign away.';
     case 'range':
-      return `“${shorten(fault.found)}” is a range, and a scale needs one figure. Pick one.`;
+      return `“${shorten(fault.found)}” is a range, and here one figure is needed. Pick one.`;
     case 'no-number':
-      return `“${shorten(fault.found)}” doesn’t start with a number. Write it like “2 %”, “6 g”, “½ tsp/lb” or “= fragrance”.`;
+      return `“${shorten(fault.found)}” doesn’t start with a number. Write it like “2 %”, “6 g”, “half a teaspoon”, “½ tsp/lb” or “= fragrance”.`;
     case 'ambiguous-number':
       return `“${fault.found}” could be ${fault.readings[0]} or ${fault.readings[1]}. Write the one you mean.`;
     case 'divided-by-zero':
@@ -31,7 +36,27 @@ export function explainQuantityFault(
     case 'no-unit':
       return `“${fault.number}” has no unit. Add one: ${unitsFor(kinds)}.`;
     case 'unknown-unit':
-      return `“${shorten(fault.found)}” is not a unit in use here. Use one of: ${unitsFor(kinds)}.`;
+      return fault.closest
+        ? `“${shorten(fault.found)}” is no unit. Is “${fault.closest}” meant?`
+        : `“${shorten(fault.found)}” is no unit that is known here. Weigh it and write grams or ounces, or use another of: ${unitsFor(kinds)}.`;
+    case 'rest-unread':
+      return `The amount is read, but not “${shorten(fault.found)}” behind it. Take it away, or write a rate such as “per lb” or “/piece”.`;
+    case 'per-volume':
+      return `“per ${shorten(fault.found)}” is a volume, and doses go by weight of base. Write it per weight: “/lb”, “/100 g”.`;
+    case 'mixed-sum':
+      return `“${shorten(fault.found)}” adds up what can’t be added, such as drops and grams. Write it as two doses, or in one unit.`;
+    case 'of-product':
+      return `“${shorten(fault.found)}” is a share of all that is poured, and a dose is a share of its base. Write the share of the base: “2 %”.`;
+    case 'by-volume':
+      return `“${shorten(fault.found)}” goes by volume, and a dose by weight. Write the weight: “2 %”, or the volume itself: “20 mL/kg”.`;
+    case 'parts-of-what':
+      return `“${shorten(fault.found)}” doesn’t say in how many parts of base. Write it like “3 parts in 100” or “1:50”.`;
+    case 'vague':
+      return `“${shorten(fault.found)}” is no amount that comes out alike twice. Weigh it once and write the grams, or write “to taste”.`;
+    case 'bound':
+      return `“${shorten(fault.found)}” is a limit. Write what goes in: one amount, or a range such as “6–9 drops”.`;
+    case 'two-meanings':
+      return `“${shorten(fault.found)}” can be “${fault.readings[0]}” or “${fault.readings[1]}”. Write the one you mean.`;
     case 'unknown-per':
       return `“per ${shorten(fault.found)}” can’t be read. A rate is per weight of base or per piece: /lb, /kg, /100 g, /piece.`;
     case 'percent-per':
