@@ -36,7 +36,8 @@ export const scaleFit: Check = (sheet, { rules, shelf }) => {
 function checkLine(line: SheetLine, pourIndex: number, pieces: number, rules: HouseRules): Found[] {
   // Where a pour goes on in a jug, what is added is weighed.
   const { addG: massG, material, doseIndex } = line;
-  if (!(massG > 1e-6)) return [];
+  // What is counted out is not weighed.
+  if (!(massG > 1e-6) || line.counted !== null) return [];
   const common = {
     ...PLAIN,
     severity: 'caution' as const,
@@ -55,20 +56,24 @@ function checkLine(line: SheetLine, pourIndex: number, pieces: number, rules: Ho
   if (!exceeds(error, most)) return [];
   const larger = Math.ceil((pieces * error) / most);
   const canGrow = larger <= Math.min(MOST_PIECES, pieces * 4);
+  const diluted = bestScale(rules.scales, massG * DILUTION_PARTS) ?? scale;
   const { gramsStepG } = scale;
   const isFinerInGrams = gramsStepG !== null && gramsStepG > 0 && gramsStepG < scale.stepG;
-  const diluted = bestScale(rules.scales, massG * DILUTION_PARTS) ?? scale;
+  const inGrams = isFinerInGrams ? { stepG: gramsStepG, error: readingError(gramsStepG, massG) } : null;
+  const dilutedError = readingError(diluted.stepG, massG * DILUTION_PARTS);
   return [
     {
       ...common,
       code: 'scale-fit',
+      // The same scale reads it once it is switched to grams.
+      severity: inGrams && !exceeds(inGrams.error, most) ? ('note' as const) : common.severity,
       scaleName: scale.name,
       stepG: scale.stepG,
       error,
       most,
-      inGrams: isFinerInGrams ? { stepG: gramsStepG, error: readingError(gramsStepG, massG) } : null,
+      inGrams,
       pieces: canGrow ? larger : null,
-      dilutedError: readingError(diluted.stepG, massG * DILUTION_PARTS),
+      dilutedError,
       isLiquid: material.kind === 'fragrance',
       fix: canGrow ? [{ kind: 'set-pieces', pieces: larger }] : null,
     },

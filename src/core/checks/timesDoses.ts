@@ -1,25 +1,29 @@
 import { pourOfLine, type SheetLine } from '../plan/sheet';
+import { scaledText } from '../units/scaledText';
 import { writeFigure } from '../units/writeQuantity';
 import type { PlanEdit } from './planEdit';
 
 /**
- * The doses of these lines times `factor`, each as a share of base where it was dosed, rounded so that a limit is not
- * passed again, and a least is really reached. A dose that came with an earlier pour of the jug is changed there.
+ * The doses of these lines times `factor`, each in the unit it was typed in or else as a share of base, rounded so that a
+ * limit is not passed again, and a least is really reached. A dose that came with an earlier pour of the jug is changed there.
  *
  * @param pourIndex of the pour whose lines they are
  */
 export function timesDoses(lines: readonly SheetLine[], pourIndex: number, factor: number): PlanEdit[] {
-  const doses = new Map<string, { pourIndex: number; doseIndex: number; ofBase: number }>();
+  const doses = new Map<string, { pourIndex: number; doseIndex: number; ofBase: number; text: string }>();
   for (const line of lines) {
     if (line.wets) continue;
     const at = { pourIndex: pourOfLine(line, pourIndex), doseIndex: line.doseIndex };
     const key = `${at.pourIndex} ${at.doseIndex}`;
-    doses.set(key, { ...at, ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase });
+    doses.set(key, { ...at, ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase, text: line.text });
   }
-  return [...doses.values()].map(({ ofBase, ...at }) => ({
+  const rounding = factor < 1 ? 'down' : 'up';
+  return [...doses.values()].map(({ ofBase, text, ...at }) => ({
     kind: 'set-dose',
     ...at,
-    text: `${writeFigure(Math.min(100, ofBase * factor * 100), 4, factor < 1 ? 'down' : 'up')} %`,
+    text:
+      scaledText(text, factor, rounding) ??
+      `${writeFigure(Math.min(100, ofBase * factor * 100), 4, rounding)} %`,
   }));
 }
 

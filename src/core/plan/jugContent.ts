@@ -48,20 +48,26 @@ function inJug(recipe: readonly RecipePour[], soFar: readonly number[], left: re
   if (!own) throw new RangeError('a jug without a pour');
   return {
     ...own,
-    lines: own.lines.map((line) =>
-      isAdded(line) ? { ...line, amount: spread(line.amount, left[soFar.length - 1] ?? 1) } : line,
-    ),
+    lines: own.lines.map((line) => (isAdded(line) ? spreadLine(line, left[soFar.length - 1] ?? 1) : line)),
     carried: soFar.slice(0, -1).flatMap((fromPourIndex, place) =>
       (recipe[fromPourIndex]?.lines ?? [])
         .filter((line) => isAdded(line) && !line.leaves)
         .map(
           (line): CarriedLine => ({
-            ...line,
+            ...spreadLine(line, left[place] ?? 1),
             fromPourIndex,
-            amount: spread(line.amount, left[place] ?? 1),
           }),
         ),
     ),
+  };
+}
+
+function spreadLine(line: RecipeLine, leftG: number): RecipeLine {
+  const { amount, byEye } = line;
+  return {
+    ...line,
+    amount: spread(amount, leftG),
+    byEye: byEye?.most ? { most: spread(byEye.most, leftG) } : byEye,
   };
 }
 

@@ -201,6 +201,10 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
     wets: line.wets,
     leaves: line.leaves,
     counts: line.counts,
+    counted: line.counted,
+    byEye: line.byEye && {
+      mostG: line.byEye.most && line.byEye.most.shareOfBase * baseG + line.byEye.most.fixedG,
+    },
   };
 }
 

@@ -12,11 +12,13 @@ import {
   spoonDensity,
   stirredDensity,
   usualLeast,
+  usualMost,
 } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
 import { barsPerCavity, fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
-import { type Counted, isShare, type Quantity, type SingleQuantity } from '../units/quantity';
+import { type CountedOut, countUnitOf } from '../units/counting';
+import { amountOf, type Counted, isShare, type Quantity, type SingleQuantity } from '../units/quantity';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
 import { type Dose, meaningOf, type Plan, type PlanFile, type Pour } from './plan';
@@ -55,6 +57,10 @@ export interface RecipeDose {
   /** A weight or a share of weight is exact; a spoon, a volume, a block or a drop is not. */
   exact: boolean;
   assumed: Assumption[];
+  /** How it is counted out, where it was said so. */
+  counted: CountedOut | null;
+  /** It begins with the amount and goes by eye, up to `most`; null inside where nobody knows the most. */
+  byEye: { most: Amount | null } | null;
 }
 
 /**
@@ -143,7 +149,7 @@ function linesOf(dose: RecipeDose, planned: Dose | undefined, materials: Materia
 
 /** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
 function lineOf(
-  { doseId, doseIndex, text, saidAs, amount, exact, assumed }: RecipeDose,
+  { doseId, doseIndex, text, saidAs, amount, exact, assumed, counted, byEye }: RecipeDose,
   material: DosedMaterial,
   times: number,
   blend: string | null,
@@ -157,15 +163,22 @@ function lineOf(
     material,
     text,
     saidAs,
-    amount: { shareOfBase: amount.shareOfBase * times, fixedG: amount.fixedG * times },
+    amount: times === 1 ? amount : timesAmount(amount, times),
     densityGPerMl: stirred.value,
     exact,
     assumed: stirred.assumed ? ['density', ...assumed] : assumed,
+    // The bottles of a blend are weighed one by one, and so is what a powder is wetted in.
+    counted: blend === null && !wets ? counted : null,
+    byEye: byEye?.most && times !== 1 ? { most: timesAmount(byEye.most, times) } : byEye,
     blend,
     wets,
     counts,
     leaves: material.kind === 'dispersant' && material.leaves,
   };
+}
+
+function timesAmount({ shareOfBase, fixedG }: Amount, times: number): Amount {
+  return { shareOfBase: shareOfBase * times, fixedG: fixedG * times };
 }
 
 interface Joined {
@@ -178,9 +191,12 @@ interface Joined {
 
 /** What a dose comes to by itself. */
 type Measured = Pick<RecipeDose, 'amount' | 'exact' | 'assumed'>;
+/** How it is dosed at the bench. */
+type DosedHow = Pick<RecipeDose, 'counted' | 'byEye'>;
 
 /** Doses said by themselves first, then those said in relation, each once what it relates to is known. */
-function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
+function joinDoses(pour: Pour, file: PlanFile, materials: Materials) {
+  const { plan, mold } = file;
   const joined = pour.doses.map((each, doseIndex): Joined => {
     const { id: doseId, materialId, text } = each;
     const material = materials.get(materialId);
@@ -195,20 +211,23 @@ function joinDoses(pour: Pour, { plan, mold }: PlanFile, materials: Materials) {
     { doseId, doseIndex, material, text }: Joined,
     saidAs: SaidAs,
     { amount, exact, assumed }: Measured,
+    { counted, byEye }: DosedHow = { counted: null, byEye: null },
   ) => {
-    known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed };
+    known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed, counted, byEye };
   };
 
   for (const dose of joined) {
     const { doseIndex, material, text } = dose;
-    const means = beginsWith(dose.means, weighedAs(material, materials));
+    const weighed = weighedAs(material, materials);
+    const means = beginsWith(dose.means, weighed);
     if (dose.means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
     else if (means === null) unreadable.push({ doseIndex, material, text, why: 'no-usual-least' });
     else if (means.kind !== 'times')
       settle(
         dose,
         isShare(means) ? 'share' : 'fixed',
-        withBlendDensity(measure(means, weighedAs(material, materials), plan, mold), material, materials),
+        withBlendDensity(measure(means, weighed, plan, mold), material, materials),
+        dosedHow(dose, means, weighed, file),
       );
   }
   const open = new Set(joined.filter(({ means }) => means?.kind === 'times'));
@@ -250,6 +269,30 @@ function beginsWith(means: Quantity | null, material: DosedMaterial): SingleQuan
   const least = usualLeast(material);
   return least ? { kind: 'ofBase', fractionOfBase: least.value, approximate: true } : null;
 }
+
+function dosedHow(
+  { means, text }: Joined,
+  begins: SingleQuantity,
+  material: DosedMaterial,
+  { plan, mold }: PlanFile,
+): DosedHow {
+  const unit = countUnitOf(begins, text);
+  const counted = unit && { unit, gPerOne: weigh(amountOf(AMOUNT_OF[unit], 1), material).massG };
+  if (means?.kind === 'range' && means.most.kind !== 'times')
+    return { counted, byEye: { most: measure(means.most, material, plan, mold).amount } };
+  if (means?.kind !== 'toTaste') return { counted, byEye: null };
+  const most = usualMost(material);
+  return { counted, byEye: { most: most ? { shareOfBase: most.value, fixedG: 0 } : null } };
+}
+
+const AMOUNT_OF: Record<CountedOut['unit'], Counted['kind']> = {
+  drops: 'drops',
+  blocks: 'blocks',
+  scoops: 'scoops',
+  capsules: 'capsules',
+  spoons: 'volume',
+  millilitres: 'volume',
+};
 
 /** A spoon or a drop of a blend rests on a usual density where that of one of its members is not known. */
 function withBlendDensity(measured: Measured, material: DoseableMaterial, materials: Materials): Measured {

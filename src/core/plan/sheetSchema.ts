@@ -3,6 +3,7 @@ import { blendSchema } from '../materials/blendSchema';
 import { hexColour } from '../materials/fieldsSchema';
 import { dosedMaterialSchema } from '../materials/materialSchema';
 import { moldSchema } from '../molds/moldSchema';
+import { COUNT_UNITS } from '../units/counting';
 import { z } from '../zod';
 import { makingSchema, whenSchema } from './makingSchema';
 import { USES } from './plan';
@@ -44,6 +45,13 @@ export const sheetLineSchema = z.strictObject({
   wets: z.boolean(),
   /** It leaves the hot base again: to be measured, but in no sum and no share. */
   leaves: z.boolean(),
+  /** How it is counted out, where it was said so: grams in one drop, block, scoop, capsule or millilitre. */
+  counted: z
+    .strictObject({ unit: z.enum(COUNT_UNITS), gPerOne: z.number().positive() })
+    .nullable()
+    .default(null),
+  /** It begins with `massG` and goes by eye, up to so much at the most; null inside where nobody knows the most. */
+  byEye: z.strictObject({ mostG: grams.nullable() }).nullable().default(null),
   /** The dose is what its pour holds, or what is added to a jug that later pours go on in. */
   counts: z.enum(['content', 'added']).default('content'),
 });

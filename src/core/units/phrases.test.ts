@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { meaningsOf } from './meanings';
 import { parseQuantity } from './parseQuantity';
 import { writeQuantity } from './writeQuantity';
 
@@ -164,10 +165,10 @@ test('what is no amount is refused, and the reason is its own', () => {
 });
 
 test('where two meanings remain, both are given, and each reads as itself', () => {
-  for (const text of ['50:1', '2 g to 8 g']) {
+  for (const text of ['50:1', '2 g to 8 g', '1,250 g', '1,250 g per 10 kg']) {
     const parsed = parseQuantity(text);
-    assert.ok(!parsed.success && parsed.error.code === 'two-meanings', text);
-    const [one, other] = parsed.error.readings.map(read);
+    assert.ok(!parsed.success, text);
+    const [one, other] = meaningsOf(text, parsed.error).map(read);
     assert.ok(typeof one === 'object' && typeof other === 'object', text);
     assert.notDeepEqual(one, other);
   }
@@ -184,6 +185,8 @@ test('a word that is one letter off is told the unit that is meant', () => {
     const parsed = parseQuantity(text);
     const found = !parsed.success && parsed.error.code === 'unknown-unit' ? parsed.error.closest : null;
     assert.equal(found, closest, text);
+    if (!parsed.success)
+      for (const meant of meaningsOf(text, parsed.error)) assert.equal(typeof read(meant), 'object', meant);
   }
 });
 

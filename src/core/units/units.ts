@@ -25,9 +25,6 @@ export type Unit = { symbol: string; names: string[] } & (
   | { kind: 'ofBase'; share: number }
 );
 
-/** What is counted or weighed by itself. */
-export type AmountUnit = Exclude<Unit, { kind: 'ofBase' }>;
-
 /** Names are compared in lower case, without points and with single spaces; the first ones are offered on screens. */
 export const UNITS: readonly Unit[] = [
   { kind: 'ofBase', symbol: '%', names: ['%', 'percent', 'per cent', 'pct', 'pph'], share: 0.01 },

@@ -4,8 +4,8 @@ import type { Found } from '../../core/checks/finding';
 import { overLimits } from '../../core/run/overLimits';
 import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import { typedWeight } from '../../core/run/typedWeight';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
-import { parseMass } from '../../core/units/parseMass';
 import { useShowing, withShowing } from '../shared/showing';
 import { FinishForm } from './FinishForm';
 import { TaskFace } from './TaskFace';
@@ -31,8 +31,8 @@ function Bench({ start, stock }: Props) {
   const planned = useMemo(() => new Set(findings.map(limitKey)), [findings]);
 
   // What is typed for the base moves every dose of its jug at once, before it is ticked.
-  const parsed = parseMass(typed, showing.system);
-  const typedG = parsed.success && parsed.data > 0 ? parsed.data : null;
+  const parsed = task && typedWeight(typed, task, sheet, showing.system);
+  const typedG = parsed?.success && parsed.data > 0 ? parsed.data : null;
   const typedBase = task?.kind === 'weigh-base' && task.doneAt === null ? task : null;
   const shown = tasks.map((each) =>
     typedBase &&

@@ -2,10 +2,13 @@ import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
+import { lineOfTask } from '../../core/run/typedWeight';
+import type { CountedOut } from '../../core/units/counting';
 import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
 import { lengthWords } from '../../words/en/lengthWords';
-import { counted } from '../../words/en/plural';
+import { counted as countOf } from '../../words/en/plural';
+import { showCount } from '../../words/en/units/showCount';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
 
@@ -32,7 +35,7 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
     <nav className="plate flex min-h-0 flex-col p-3" aria-label="Tasks">
       <h1 className="text-lg leading-tight font-semibold">{sheet.planName}</h1>
       <p className="quiet mb-2 text-sm">
-        {counted(sheet.pieces, 'piece', 'pieces')}
+        {countOf(sheet.pieces, 'piece', 'pieces')}
         {rounds.length > 1 && here && `, round ${here.round + 1} of ${rounds.length}`}
       </p>
       <div ref={list} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
@@ -47,6 +50,7 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
                     key={task.id}
                     task={task}
                     name={taskName(task, sheet)}
+                    counted={lineOfTask(sheet, task)?.counted ?? null}
                     isHere={task.id === at}
                     onLook={onLook}
                   />
@@ -87,11 +91,12 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
 interface ItemProps {
   task: TaskState;
   name: string;
+  counted: CountedOut | null;
   isHere: boolean;
   onLook(taskId: string): void;
 }
 
-function TaskItem({ task, name, isHere, onLook }: ItemProps) {
+function TaskItem({ task, name, counted, isHere, onLook }: ItemProps) {
   const showing = useShowing();
   const weightG = task.actualG ?? task.targetG;
   const isDone = task.doneAt !== null;
@@ -113,7 +118,11 @@ function TaskItem({ task, name, isHere, onLook }: ItemProps) {
             {isDone ? ', ticked' : isWait(task) ? ', a wait' : isLocked ? ', not yet' : ''}
           </span>
         </span>
-        {weightG !== null && <span className="whitespace-nowrap">{showMass(weightG, showing)}</span>}
+        {weightG !== null && (
+          <span className="whitespace-nowrap">
+            {counted ? showCount(counted, weightG, showing) : showMass(weightG, showing)}
+          </span>
+        )}
         {isWait(task) && task.toS > task.fromS && (
           <span className="text-sm whitespace-nowrap">
             {lengthWords(task.toS - task.fromS, showing.locale)}

@@ -1,16 +1,35 @@
 import { waysToSay } from '../../core/plan/waysToSay';
+import { countedIn, countFor } from '../../core/units/counting';
+import { showCount } from '../../words/en/units/showCount';
+import { useShowing } from '../shared/showing';
 import { CountsField } from './CountsField';
-import type { DoseRowProps } from './doseRowProps';
+import type { DoseRowProps, ToSay } from './doseRowProps';
 import { WettingField } from './WettingField';
 
 /** What a dose's row opens to: every other way to say it, what it says of its jug, and how it is stirred in. */
 export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
   const { pourIndex, index, name, dispersants, wetIn, counts, actions, onDone } = props;
+  const { locale } = useShowing();
   const toSay = props.toSay();
+  const whole = toSay && wholeCount(toSay, index, locale);
   const ways = toSay ? waysToSay(toSay.dose, toSay.material, toSay.pour, toSay.sheet) : [];
   return (
     <>
       <ul className="flex flex-wrap gap-1" aria-label={`Other ways to say ${name}`}>
+        {whole && (
+          <li>
+            <button
+              type="button"
+              className="btn btn-sm btn-outline btn-primary pointer-coarse:min-h-11"
+              onClick={() => {
+                actions.onSayAs(index, whole);
+                onDone();
+              }}
+            >
+              Count out {whole}
+            </button>
+          </li>
+        )}
         {ways.map((way) => (
           <li key={way.text}>
             <button
@@ -49,4 +68,18 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
       )}
     </>
   );
+}
+
+/** A count closer than this is told as it was said. */
+const AS_SAID = 0.005;
+
+/** What is counted out for a dose that comes to no whole count by itself, as text in its place; null for all others. */
+function wholeCount({ dose: { massG }, pour }: ToSay, doseIndex: number, locale: string): string | null {
+  const counted = pour.lines.find((line) => line.doseIndex === doseIndex)?.counted;
+  if (!counted || !(massG > 0)) return null;
+  const into = countedIn(counted, massG);
+  const count = countFor(massG, into);
+  return Math.abs((count * into.gPerOne) / massG - 1) > AS_SAID
+    ? showCount(counted, massG, { locale })
+    : null;
 }

@@ -1,6 +1,7 @@
 import { ChevronRight, X } from 'lucide-react';
 import { lazy, memo, Suspense, useId, useState } from 'react';
 import type { Severity } from '../../core/checks/finding';
+import { meaningsOf } from '../../core/units/meanings';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import type { DoseRowProps } from './doseRowProps';
@@ -35,7 +36,10 @@ export const DoseRow = memo(function DoseRow(props: DoseRowProps) {
       <tr className={parsed.success && !open && parts.length === 0 ? '' : 'border-b-0!'}>
         <th scope="row" className="font-normal">
           <span className="block leading-tight">{name}</span>
-          <span className="quiet text-xs">{kind}</span>
+          <span className="quiet text-xs">
+            {kind}
+            {figures?.byEye && `, ${figures.byEye}`}
+          </span>
         </th>
         <td>
           <DoseField
@@ -72,6 +76,18 @@ export const DoseRow = memo(function DoseRow(props: DoseRowProps) {
           <td colSpan={6} className="pt-0">
             <p id={id} className="text-error text-xs" role="alert">
               {explainQuantityFault(parsed.error)}
+            </p>
+            <p className="flex gap-1">
+              {meaningsOf(text, parsed.error).map((meant) => (
+                <button
+                  key={meant}
+                  type="button"
+                  className="btn btn-sm btn-secondary pointer-coarse:min-h-11"
+                  onClick={() => actions.onSayAs(index, meant)}
+                >
+                  {meant}
+                </button>
+              ))}
             </p>
           </td>
         </tr>
@@ -158,12 +174,19 @@ function MassButton({ name, figures, open, onToggle }: MassProps) {
       onClick={onToggle}
     >
       <ChevronRight size={14} className={`quiet mr-0.5 ${open ? 'rotate-90' : ''}`} aria-hidden="true" />
-      {!figures.exact && (
+      {!figures.exact && figures.count === null && (
         <span className="quiet">
           ≈<span className="sr-only">approximately </span>
         </span>
       )}
-      {figures.mass}
+      {figures.count === null ? (
+        figures.mass
+      ) : (
+        <span className="flex flex-col items-end leading-tight">
+          <span className="whitespace-nowrap text-base">{figures.count}</span>
+          <span className="quiet text-xs">{figures.mass}</span>
+        </span>
+      )}
       <span className="sr-only"> {name}, other ways to say it</span>
     </button>
   );

@@ -6,6 +6,8 @@ import { weighedAs } from '../../core/plan/recipe';
 import { doseOf, type Sheet } from '../../core/plan/sheet';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
+import { showCount } from '../../words/en/units/showCount';
+import { byEyeLimit } from '../../words/en/work/byEyeWords';
 import { useShowing } from '../shared/showing';
 import { DoseRow } from './DoseRow';
 import type { DoseActions } from './doseRowProps';
@@ -60,6 +62,7 @@ function told(
   if (!sheet || !pour || !material || !isDoseable(material)) return nothing;
   const sums = doseOf(pour, doseIndex);
   if (sums.lines.length === 0) return nothing;
+  const [first] = sums.lines;
   const addG = sums.lines.reduce((sum, line) => sum + line.addG, 0);
   // Added to a jug that later pours go on in: so much is weighed, and the rest of it goes on.
   const goesOn = sums.lines.every(({ counts }) => counts === 'added') && addG > sums.massG * (1 + 1e-9);
@@ -71,6 +74,8 @@ function told(
   return {
     figures: {
       mass: showMassFigure(goesOn ? addG : sums.massG, showing),
+      count: first?.counted ? showCount(first.counted, goesOn ? addG : sums.massG, showing) : null,
+      byEye: first?.counted === null ? byEyeLimit(first, goesOn ? addG : sums.massG, showing) : '',
       ofBase: showPercent(sums.ofBase, showing.locale),
       ofProduct: showPercent(sums.ofProduct, showing.locale),
       exact: sums.exact,

@@ -31,7 +31,18 @@ export interface DoseRowProps {
   kind: string;
   text: string;
   severity: Severity | null;
-  figures: { mass: string; ofBase: string; ofProduct: string; exact: boolean } | undefined;
+  figures:
+    | {
+        mass: string;
+        /** What is counted out, where it was said so. */
+        count: string | null;
+        /** How far it may go where it goes by eye. */
+        byEye: string;
+        ofBase: string;
+        ofProduct: string;
+        exact: boolean;
+      }
+    | undefined;
   /** The fragrances of a blend, the dispersant of a powder. */
   parts: { name: string; mass: string; how: string }[];
   /** What the other ways to say it are worked out from; asked only when the row is opened. */

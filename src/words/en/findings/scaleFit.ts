@@ -24,7 +24,11 @@ export const scaleFit: Describe<'scale-fit'> = (found, showing) => {
       : []),
     `use a scale that shows ${grams(massG * most * 2)} or finer`,
     ...(pieces === null ? [] : [`make ${pieces} pieces`]),
-    `pre-dilute: 1 part in ${DILUTION_PARTS - 1} parts of ${isLiquid ? 'a carrier that is in the plan anyway' : 'melted base'}, and weigh ${showMass(massG * DILUTION_PARTS, showing)} of that, ±${percent(dilutedError)}`,
+    ...(dilutedError <= most
+      ? [
+          `pre-dilute: 1 part in ${DILUTION_PARTS - 1} parts of ${isLiquid ? 'a carrier that is in the plan anyway' : 'melted base'}, and weigh ${showMass(massG * DILUTION_PARTS, showing)} of that, ±${percent(dilutedError)}`,
+        ]
+      : []),
   ];
   return {
     title: `${about}: ${showMass(massG, showing)} is too little for the scale`,

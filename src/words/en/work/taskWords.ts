@@ -4,6 +4,8 @@ import { type Showing, showMass, showTemperature } from '../../../core/units/sho
 import { fillsOfRound } from '../../../core/work/rounds';
 import { lengthWords, rangeWords } from '../lengthWords';
 import { listed } from '../plural';
+import { showAmountOut } from '../units/showCount';
+import { byEyeWords } from './byEyeWords';
 import { inclusionAmount } from './inclusionWords';
 import { burstWords } from './meltWords';
 import { pourLetters } from './pourLetters';
@@ -11,7 +13,7 @@ import { pourLetters } from './pourLetters';
 /** A task on one line: what is done, with its weight apart where it has one. */
 export interface TaskParts {
   before: string;
-  /** A weight; null where nothing is weighed. */
+  /** A weight, or a count with its weight; null where nothing is weighed. */
   figure: string | null;
   after: string;
 }
@@ -36,10 +38,11 @@ export function taskParts(task: ScheduledTask, sheet: Sheet, showing: Showing): 
     case 'weigh-dose': {
       const line = pour?.lines[task.lineIndex];
       const into = task.into === 'jug' ? letters : `the ${task.into} for ${letters}`;
+      const counted = line?.counted ?? null;
       return {
-        before: line?.exact === false ? '≈' : '',
-        figure: mass(task.massG),
-        after: `${line?.material.name} into ${into}${loadOf(task)}.`,
+        before: line?.exact === false && !counted ? '≈' : '',
+        figure: showAmountOut(counted, task.massG, showing),
+        after: `${line?.material.name} into ${into}${loadOf(task)}${line ? byEyeWords(line, task.massG, showing) : ''}.`,
       };
     }
     default:

@@ -1,0 +1,182 @@
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import type { SheetLine } from '../../core/plan/sheet';
+import type { TaskState } from '../../core/run/progress';
+import { lineOfTask, typedWeight } from '../../core/run/typedWeight';
+import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { countParts } from '../../words/en/units/showCount';
+import { byEyeLimit } from '../../words/en/work/byEyeWords';
+import { taskName } from '../../words/en/work/taskName';
+import { useShowing } from '../shared/showing';
+import { DeviationBand } from './DeviationBand';
+import { Cautions, NextButton, OverLimits } from './faceParts';
+import type { FaceProps } from './faceProps';
+import { Keypad } from './Keypad';
+
+/** Something that is weighed or counted out: the figure that is aimed at, and the one that came. */
+export function WeighFace(props: FaceProps & { targetG: number }) {
+  const { run, task, typed, sending, targetG, cautions, onType, onTick, onBack } = props;
+  const showing = useShowing();
+  const input = useRef<HTMLInputElement>(null);
+  const [asked, setAsked] = useState(false);
+  useEffect(() => input.current?.focus(), []);
+  const { sheet } = run.snapshot;
+  const line = lineOfTask(sheet, task);
+  const counted = line?.counted ? countParts(line.counted, targetG, showing) : null;
+  const parsed = typedWeight(typed, task, sheet, showing.system);
+  const weighedG = parsed.success && parsed.data > 0 ? parsed.data : null;
+  const isBad = (asked || typed.trim() !== '') && weighedG === null;
+
+  function tick() {
+    setAsked(true);
+    if (weighedG === null) input.current?.focus();
+    else onTick({ kind: 'weighed', taskId: task.id, massG: weighedG });
+  }
+
+  return (
+    <section className="plate grid min-h-0 flex-1 grid-rows-[1fr_auto] gap-x-6 p-5 md:grid-cols-[1fr_auto]">
+      <div className="-m-1 flex min-w-0 flex-col overflow-y-auto p-1">
+        <h2 className="text-2xl font-semibold">
+          {task.kind === 'weigh-dose'
+            ? `${taskName(task, sheet)} into the ${task.into}`
+            : `Cut and weigh ${taskName(task, sheet)}`}
+          {line && <span className="quiet block text-lg font-normal">{plannedAs(line)}</span>}
+        </h2>
+        <TargetFigure massG={targetG} counted={counted} />
+        <Explained task={task} line={line} targetG={targetG} />
+        <Cautions cautions={cautions} />
+        <OverLimits {...props} />
+        <div className="mt-auto">
+          <label htmlFor="on-the-scale" className="text-lg font-semibold">
+            {counted ? 'Counted out' : 'On the scale'}
+          </label>
+          <div className="flex items-center gap-3">
+            <input
+              id="on-the-scale"
+              ref={input}
+              className={`input h-18 w-56 font-mono text-4xl ${isBad ? 'input-error' : ''}`}
+              inputMode="decimal"
+              autoComplete="off"
+              value={typed}
+              aria-invalid={isBad}
+              aria-describedby="scale-says"
+              onChange={({ target }) => onType(target.value)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || (event.key === ' ' && weighedG !== null)) {
+                  event.preventDefault();
+                  tick();
+                }
+              }}
+            />
+            <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
+          </div>
+          <p id="scale-says" className={`min-h-8 text-lg ${isBad ? 'text-error' : ''}`} aria-live="polite">
+            {weighedG !== null
+              ? deviationText(weighedG, targetG, showing)
+              : isBad
+                ? !parsed.success
+                  ? explainQuantityFault(parsed.error, ['mass'])
+                  : counted
+                    ? 'Nothing counted yet: write how many went in.'
+                    : 'Nothing on the scale yet: write the weight that it shows.'
+                : ''}
+          </p>
+          <DeviationBand weighedG={weighedG} targetG={targetG} />
+        </div>
+      </div>
+      <div className="w-64 max-md:w-full">
+        <Keypad onKey={(key) => onType(key === 'back' ? typed.slice(0, -1) : `${typed}${key}`)} />
+      </div>
+      <div className="md:col-span-2">
+        <NextButton sending={sending} onPress={tick}>
+          Tick
+        </NextButton>
+        {onBack && (
+          <button type="button" className="btn btn-ghost mt-1 w-full" onClick={onBack}>
+            Back to the task in hand
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** A figure of the mono type is so wide, of its height. */
+const FIGURE_WIDTH = 0.62;
+/** The unit stands as large as a third of the figure, beside it. */
+const UNIT_SIZE = 1 / 3;
+
+/** The weight that is aimed at, as large as the room beside the keypad lets it stand whole, with its unit on one line. */
+function TargetFigure({
+  massG,
+  counted,
+}: {
+  massG: number;
+  counted: { figure: string; unit: string } | null;
+}) {
+  const showing = useShowing();
+  const { figure, unit } = counted ?? {
+    figure: showMassFigure(massG, showing),
+    unit: massUnit(showing.system),
+  };
+  const widths = figure.length * FIGURE_WIDTH + (unit.length + 0.5) * FIGURE_WIDTH * UNIT_SIZE;
+  return (
+    <div className="@container">
+      <p
+        className="font-mono leading-none font-semibold tracking-tight whitespace-nowrap"
+        style={{ fontSize: `min(10rem, ${(96 / widths).toFixed(2)}cqw)` }}
+        data-testid="target"
+      >
+        {figure}
+        <span style={{ fontSize: `${UNIT_SIZE}em` }}> {unit}</span>
+      </p>
+      {counted && <p className="text-2xl">{showMass(massG, showing)} by weight</p>}
+    </div>
+  );
+}
+
+interface ExplainedProps {
+  task: TaskState;
+  line: SheetLine | undefined;
+  targetG: number;
+}
+
+/** Why the figure is what it is. */
+function Explained({ task, line, targetG }: ExplainedProps): ReactNode {
+  const showing = useShowing();
+  if (task.kind === 'weigh-base')
+    return (
+      task.cutG > targetG + 0.05 && (
+        <p className="quiet">
+          Cut up to {showMass(task.cutG, showing)}: what is over goes along with its doses.
+        </p>
+      )
+    );
+  return (
+    <>
+      {line?.byEye && (
+        <p className="text-xl font-semibold">Begin with this, {byEyeLimit(line, targetG, showing)}.</p>
+      )}
+      {line && !line.exact && line.counted === null && (
+        <p className="quiet">≈ approximate: it was planned by {line.text}, and weighed it comes out true.</p>
+      )}
+      {task.plannedG !== null && Math.abs(targetG - task.plannedG) > 1e-6 && (
+        <p className="quiet">Planned {showMass(task.plannedG, showing)}, brought to the base in the jug.</p>
+      )}
+    </>
+  );
+}
+
+function plannedAs({ text, wets, blend, leaves }: SheetLine): string {
+  if (wets) return `to wet what was planned as ${text}${leaves ? '; it leaves again' : ''}`;
+  return blend ? `its part of ${blend}, planned as ${text}` : `planned as ${text}`;
+}
+
+const AS_AIMED = 0.0005;
+
+function deviationText(weighedG: number, targetG: number, showing: Showing): string {
+  const deviation = (weighedG - targetG) / targetG;
+  if (Math.abs(deviation) < AS_AIMED) return 'Just as aimed at.';
+  const share = showPercent(Math.abs(deviation), showing.locale);
+  return `${share} ${deviation > 0 ? 'more' : 'less'}: ${showMass(Math.abs(weighedG - targetG), showing)} ${deviation > 0 ? 'over' : 'short'}.`;
+}

@@ -1,0 +1,25 @@
+import type { Finding } from '../../core/checks/finding';
+import type { HouseRules } from '../../core/houseRules/houseRules';
+import type { OverLimit } from '../../core/run/overLimits';
+import type { TaskState } from '../../core/run/progress';
+import type { Run, RunEvent } from '../../core/run/run';
+
+/** What the face of a task shows, and what is done on it. */
+export interface FaceProps {
+  run: Run;
+  task: TaskState;
+  /** All of the run, to name what must come first. */
+  tasks: readonly TaskState[];
+  typed: string;
+  rules: HouseRules;
+  sending: boolean;
+  /** What was found about this very task. */
+  cautions: Finding[];
+  /** Limits that its jug passes by what was really weighed, or is typed. */
+  over: OverLimit[];
+  onType(text: string): void;
+  onTick(event: RunEvent): void;
+  onUndo(): void;
+  /** Back to the task in hand; null when this is it. */
+  onBack: (() => void) | null;
+}
