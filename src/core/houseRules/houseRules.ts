@@ -21,6 +21,7 @@ export const USUAL_HOUSE_CHOICES: HouseChoices = {
   pourCeiling: '52',
   fragranceBy: 'weight',
   micaIn: 'dry',
+  spritz: 'always',
   meltIn: 'microwave',
   foodColour: 'refuse',
   wrap: 'same-day',

@@ -8,6 +8,8 @@ export const houseChoicesSchema = z.strictObject({
   pourCeiling: z.enum(['52', '54', 'touch']),
   fragranceBy: z.enum(['weight', 'spoons', 'drops']),
   micaIn: z.enum(['dry', 'alcohol', 'glycerin']),
+  /** Whether a layer is sprayed with alcohol before the next is poured on it. */
+  spritz: z.enum(['always', 'never']).default('always'),
   meltIn: z.enum(['microwave', 'double-boiler']),
   foodColour: z.enum(['refuse', 'warn']),
   wrap: z.enum(['same-day', 'may-lie-open']),

@@ -157,7 +157,7 @@ test('how to pour is told by the way: leaning, both jugs, drops, goes, halves of
     return layerGroups(sheet.pours).map((pourIndexes) =>
       pourWords(
         sheet,
-        { pourIndexes, tempC: pourTempC(sheet, pourIndexes[0] ?? 0, USUAL_HOUSE_RULES) },
+        { pourIndexes, needs: [], tempC: pourTempC(sheet, pourIndexes[0] ?? 0, USUAL_HOUSE_RULES) },
         USUAL_HOUSE_RULES,
         METRIC,
       ),

@@ -86,7 +86,9 @@ test('nothing is poured before its jug is weighed; what nothing stands before ma
     { kind: 'done', taskId: 'r1/B/l1/melt' },
   );
   assert.equal(refuse(early, base(200)), 'taken');
-  assert.deepEqual(taskOf(early, 'r1/B/l1/pour')?.unmet, ['r1/A/l1/pour']);
+  assert.deepEqual(taskOf(early, 'r1/B/l1/pour')?.unmet, ['r1/B/l1/spritz', 'r1/A/l1/pour']);
+  // Alcohol goes onto what has been poured.
+  assert.deepEqual(taskOf(early, 'r1/B/l1/spritz')?.unmet, ['r1/A/l1/pour']);
 });
 
 test('a run stays open until its last bar is out of the mold', () => {

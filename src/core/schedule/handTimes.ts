@@ -6,6 +6,8 @@ const POUR = { first: 40, eachCavity: 8 };
 const INCLUDE = { eachPiece: 8, eachFilling: 12 };
 const UNMOLD = { first: 60, eachCavity: 15 };
 
+/** A few strokes of the spray over all cavities. */
+export const SPRITZ_S = 10;
 export const WEIGH_BASE_S = 60;
 export const WASH_S = 300;
 export const CUT_BAR_S = 20;

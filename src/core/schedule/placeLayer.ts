@@ -2,7 +2,16 @@ import { jugGroups } from '../pours/sharedJug';
 import type { TaskOf } from '../work/task';
 import { type Bench, jugFor, type OpenJug, taskOfKind } from './bench';
 import { earliestFree, latestFree } from './busy';
-import { includeS, JUG_AGAIN_S, pourS, REWARM_S, START_BATH_S, stirS, WEIGH_BASE_S } from './handTimes';
+import {
+  includeS,
+  JUG_AGAIN_S,
+  pourS,
+  REWARM_S,
+  SPRITZ_S,
+  START_BATH_S,
+  stirS,
+  WEIGH_BASE_S,
+} from './handTimes';
 import type { HeatLayer } from './heatCase';
 import { coolS, type JugLoad, type LoadInJug, loadsOf, waitedC } from './jugLoads';
 import type { TaskJug } from './scheduledTask';
@@ -215,27 +224,34 @@ function pour(
     own.reduce((sum, each) => sum + includeS(each, fills, isFilling), 0);
   const fillS = of.load === 0 ? including(true) : 0;
   const setS = isLast ? including(false) : 0;
+  const [lead = 0] = pourIndexes;
+  const ofLoad = bench.tasks(of.round, { pourIndex: lead, load: of.load });
+  const spritz = taskOfKind(ofLoad, 'spritz');
+  const spritzS = spritz ? SPRITZ_S : 0;
   const lengthS = pourS(cavities);
   const readyS = Math.max(desiredS, ...ready.map((each) => each.readyS));
   const stirredS = Math.max(...ready.map((each) => each.stirredS));
   const startAfter = (warmS: number) =>
-    bench.hands.firstFreeS(Math.max(readyS - warmS - fillS, stirredS), fillS + warmS + lengthS + setS);
-  const unwarmedS = startAfter(0) + fillS;
+    bench.hands.firstFreeS(
+      Math.max(readyS - warmS - fillS - spritzS, stirredS),
+      fillS + warmS + spritzS + lengthS + setS,
+    );
+  const unwarmedS = startAfter(0) + fillS + spritzS;
   const coldestC = Math.min(...ready.map(({ inJug, meltedS }) => waitedC(inJug, unwarmedS - meltedS)));
   const warmS = coldestC < atC - REWARM_BELOW_K ? REWARM_S * ready.length : 0;
   const startS = startAfter(warmS);
-  const atS = startS + fillS + warmS;
+  const atS = startS + fillS + warmS + spritzS;
   const jugs = taskJugs(ready.map(({ inJug }) => inJug));
   for (const each of ready) cooling(bench, each, of, startS);
   placeInclusions(bench, pourIndexes, of, true, startS, fillS);
-  const [lead = 0] = pourIndexes;
-  const pouring = taskOfKind(bench.tasks(of.round, { pourIndex: lead, load: of.load }), 'pour');
+  const pouring = taskOfKind(ofLoad, 'pour');
   if (!pouring) throw new RangeError('a layer that is not poured');
   const warming = warmS > 0 ? rewarmTask(bench, pouring) : null;
   if (warming) {
-    bench.place(warming, { fromS: startS + fillS, toS: atS, hands: true, jugs });
-    if (usesOven(bench)) bench.oven.take(startS + fillS, atS);
+    bench.place(warming, { fromS: startS + fillS, toS: atS - spritzS, hands: true, jugs });
+    if (usesOven(bench)) bench.oven.take(startS + fillS, atS - spritzS);
   }
+  if (spritz) bench.place(spritz, { fromS: atS - spritzS, toS: atS, hands: true });
   const needs = warming ? [...pouring.needs, warming.id] : pouring.needs;
   bench.place({ ...pouring, needs }, { fromS: atS, toS: atS + lengthS, hands: true, jugs });
   if (isLast) placeInclusions(bench, pourIndexes, of, false, atS + lengthS, setS);

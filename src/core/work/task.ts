@@ -32,6 +32,8 @@ export const TASK_SHAPES = [
   { kind: z.literal('inclusions'), embedIndexes: z.array(place), isFilling: z.boolean() },
   { kind: z.literal('cool'), tempC },
   { kind: z.literal('rewarm'), tempC },
+  /** Alcohol on the layer below, right before the pour. */
+  { kind: z.literal('spritz') },
   { kind: z.literal('pour'), tempC },
   { kind: z.literal('skin') },
   { kind: z.literal('freezer') },

@@ -1,7 +1,7 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import type { Sheet, SheetPour } from '../plan/sheet';
 import { type Addition, additionsBefore } from '../pours/additions';
-import { layerGroups } from '../pours/layers';
+import { isBare, layerGroups } from '../pours/layers';
 import { pourTempC } from '../pours/pourTemp';
 import { type JugRules, type MeltOfFilling, meltsOfFilling } from './loads';
 import { mustWrap } from './mustWrap';
@@ -9,7 +9,7 @@ import { fillsOfRound } from './rounds';
 import type { Task } from './task';
 
 /** What of the house rules decides what is to be done. */
-export type WorkRules = JugRules & Pick<HouseRules, 'pourCeiling' | 'freezer' | 'wrap'>;
+export type WorkRules = JugRules & Pick<HouseRules, 'pourCeiling' | 'freezer' | 'wrap' | 'spritz'>;
 
 /** All tasks of a sheet, round by round: the one account of what is to be done. */
 export function tasksOf(sheet: Sheet, rules: WorkRules, rounds = sheet.totals.rounds): Task[] {
@@ -27,11 +27,15 @@ export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Tas
   const of: RoundOf = { sheet, rules, round, share: fills / sheet.fills, melts };
   const tasks: Task[] = [];
   let below: string[] = round === 0 ? [] : [roundId(round - 1, 'wash')];
+  let poured: string[] = [];
   for (const pourIndexes of layerGroups(sheet.pours)) {
-    const layer = layerTasks(of, pourIndexes, below);
+    const layer = layerTasks(of, pourIndexes, below, poured);
     tasks.push(...layer);
     below = layer
       .filter((task) => task.kind === 'skin' || (task.kind === 'inclusions' && !task.isFilling))
+      .map(({ id }) => id);
+    poured = layer
+      .filter((task) => task.kind === 'pour' || (task.kind === 'inclusions' && !task.isFilling))
       .map(({ id }) => id);
   }
   tasks.push(...afterTasks(of, below, isLast));
@@ -57,17 +61,29 @@ export function pourTaskId(round: number, letter: string, load: number, what: st
   return roundId(round, `${letter}/l${load + 1}/${what}`);
 }
 
-/** A layer, load by load, and its skin last. `below` is what must be over before it is poured. */
-function layerTasks(of: RoundOf, pourIndexes: readonly number[], below: readonly string[]): Task[] {
+/**
+ * A layer, load by load, and its skin last. `below` is what must be over before it is poured, `poured` what hands did to
+ * the layer below.
+ */
+function layerTasks(
+  of: RoundOf,
+  pourIndexes: readonly number[],
+  below: readonly string[],
+  poured: readonly string[],
+): Task[] {
   const { sheet, rules, round } = of;
   const [lead = 0] = pourIndexes;
   const letter = sheet.pours[lead]?.letter ?? '';
   const loads = loadsOfLayer(of.melts, pourIndexes);
   const tempC = pourTempC(sheet, lead, rules);
   const tasks: Task[] = [];
-  const poured: string[] = [];
+  const own: string[] = [];
   for (let load = 0; load < loads; load++) {
     const common = { round, pourIndexes: [...pourIndexes], load, loads };
+    const spritz: Task[] =
+      load === 0 && rules.spritz === 'always' && !isBare(sheet.pours, lead)
+        ? [{ ...common, id: pourTaskId(round, letter, load, 'spritz'), kind: 'spritz', needs: [...poured] }]
+        : [];
     const ready = pourIndexes.flatMap((pourIndex) => jugTasks(of, pourIndex, load, tempC));
     const filling = load === 0 ? inclusions(of, pourIndexes, true, load, loads, []) : [];
     const pourId = pourTaskId(round, letter, load, 'pour');
@@ -76,12 +92,17 @@ function layerTasks(of: RoundOf, pourIndexes: readonly number[], below: readonly
       id: pourId,
       kind: 'pour',
       tempC,
-      needs: [...lastOfEach(ready), ...filling.map(({ id }) => id), ...below, ...poured.slice(-1)],
+      needs: [
+        ...lastOfEach(ready),
+        ...[...filling, ...spritz].map(({ id }) => id),
+        ...below,
+        ...own.slice(-1),
+      ],
     };
-    poured.push(pourId);
-    tasks.push(...ready, ...filling, pour);
+    own.push(pourId);
+    tasks.push(...ready, ...filling, ...spritz, pour);
   }
-  const set = inclusions(of, pourIndexes, false, loads - 1, loads, poured.slice(-1));
+  const set = inclusions(of, pourIndexes, false, loads - 1, loads, own.slice(-1));
   const skin: Task = {
     id: roundId(round, `${letter}/skin`),
     kind: 'skin',
@@ -90,7 +111,7 @@ function layerTasks(of: RoundOf, pourIndexes: readonly number[], below: readonly
     load: 0,
     loads: 1,
     // It carries so long after it was poured, whatever is set into it meanwhile.
-    needs: poured.slice(-1),
+    needs: own.slice(-1),
   };
   return [...tasks, ...set, skin];
 }

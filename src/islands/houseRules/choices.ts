@@ -5,6 +5,7 @@ type Choice =
   | 'pourCeiling'
   | 'fragranceBy'
   | 'micaIn'
+  | 'spritz'
   | 'meltIn'
   | 'foodColour'
   | 'wrap'
@@ -43,6 +44,12 @@ export const CHOICES: {
     reason:
       'Alcohol breaks its surface and leaves again, so it is in no weight. Glycerin stays, and counts as a liquid that can make a bar sweat.',
     options: { dry: 'Stirred in dry', alcohol: 'Wetted in alcohol', glycerin: 'Wetted in glycerin' },
+  },
+  spritz: {
+    title: 'Between layers',
+    reason:
+      'Alcohol on a layer that has its skin takes bubbles and dust away and helps the next one to join. It burns: no flame near it, and air the room.',
+    options: { always: 'Spritz with alcohol before each layer', never: 'Pour without alcohol' },
   },
   meltIn: {
     title: 'Melting',

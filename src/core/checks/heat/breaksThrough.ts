@@ -15,7 +15,8 @@ export const breaksThrough: HeatCheck = ({ pourPlan }) =>
       {
         ...PLAIN,
         code: 'heat-breaks-through',
-        severity: 'caution',
+        // Where nobody has set its moment, a touch tells when the layer below carries.
+        severity: bond.likely === 'broken' || chosen ? 'caution' : 'note',
         pourIndex,
         share: bond.shares.broken,
         atC,

@@ -202,3 +202,34 @@ test('a plan that can’t be done by its time', () => {
   assert.deepEqual(codes(found(by('2026-05-02T22:00'), {}, now)), []);
   assert.deepEqual(codes(found(by('2026-05-02T17:00'), {}, null)), []);
 });
+
+test('a plain tray of three layers has no heat caution; without alcohol a weak bond is one, and alcohol is no task', () => {
+  const tray = mold({
+    cavities: 1,
+    capacityMl: 2100,
+    shape: { kind: 'box', lengthMm: 300, widthMm: 200, depthMm: 35, draftDeg: 0, cornerMm: 0 },
+  });
+  const file = planFile([{ size: '1 part' }, { size: '1 part' }, { size: '1 part' }], { pieces: 1 }, tray);
+  const judged = (spritz: 'always' | 'never') => {
+    const rules = { ...USUAL_HOUSE_RULES, spritz };
+    const sheet = sheetOf(file);
+    const pourPlan = makePourPlan(sheet, rules, 40);
+    const heat = heatFindings({ sheet, pourPlan, rules, now: null });
+    return { heat, spritzed: pourPlan.tasks.filter(({ kind }) => kind === 'spritz') };
+  };
+  const { heat, spritzed } = judged('always');
+  assert.deepEqual(
+    heat.filter(({ severity }) => severity !== 'note').map(({ code }) => code),
+    [],
+  );
+  assert.deepEqual(
+    spritzed.map(({ id, fromS, toS }) => [id, Math.round(toS - fromS)]),
+    [
+      ['r1/B/l1/spritz', 10],
+      ['r1/C/l1/spritz', 10],
+    ],
+  );
+  const without = judged('never');
+  assert.deepEqual(without.spritzed, []);
+  assert.ok(without.heat.some(({ code, severity }) => code === 'heat-weak-bond' && severity === 'caution'));
+});

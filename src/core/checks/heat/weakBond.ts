@@ -6,7 +6,7 @@ const TOLD_SHARE = 0.5;
 const WAITED_S = 60;
 
 /** A pour that comes too late or too cool to join the layer below. */
-export const weakBond: HeatCheck = ({ pourPlan }) =>
+export const weakBond: HeatCheck = ({ pourPlan, rules }) =>
   pourPlan.layers.flatMap(({ pourIndexes, bond, rewarm, atC, afterS, chosen, window }): Found[] => {
     if (!bond || !window || (bond.likely !== 'weak' && bond.shares.weak < TOLD_SHARE)) return [];
     const pourIndex = pourIndexes[0] ?? 0;
@@ -21,7 +21,8 @@ export const weakBond: HeatCheck = ({ pourPlan }) =>
       {
         ...PLAIN,
         code: 'heat-weak-bond',
-        severity: isLikely ? 'caution' : 'note',
+        // Near the ceiling alcohol does what heat may not; what can be mended by the moment or by heat should be.
+        severity: (isLikely && fixes !== null) || rules.spritz === 'never' ? 'caution' : 'note',
         pourIndex,
         share: bond.shares.weak,
         atC,

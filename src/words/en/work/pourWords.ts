@@ -7,8 +7,8 @@ import type { TaskOf } from '../../../core/work/task';
 /** How to pour a layer: the way of its pours, then how warm, onto what lies below. */
 export function pourWords(
   { pours, mold }: Pick<Sheet, 'pours' | 'mold'>,
-  { pourIndexes, tempC }: Pick<TaskOf<'pour'>, 'pourIndexes' | 'tempC'>,
-  rules: Pick<HouseRules, 'pourCeiling'>,
+  { pourIndexes, tempC, needs }: Pick<TaskOf<'pour'>, 'pourIndexes' | 'tempC' | 'needs'>,
+  rules: Pick<HouseRules, 'pourCeiling' | 'spritz'>,
   showing: Showing,
 ): string {
   const [lead = 0] = pourIndexes;
@@ -17,12 +17,14 @@ export function pourWords(
   const bare = isBare(pours, lead);
   const byTouch = !bare && pour.when.atC === undefined && rules.pourCeiling === 'touch';
   const heat = showTemperature(tempC, showing);
+  // In a run from before it was a task of its own.
+  const isSprayedNow = !bare && rules.spritz === 'always' && !needs.some((id) => id.endsWith('/spritz'));
   const sentences = [
     'Stir slowly for a minute.',
     ...beforeWords({ pours, mold }, lead, showing),
-    `${bare ? 'Pour' : 'Spritz the layer below and pour'} ${byTouch ? `when the jug feels warm, not hot: about ${heat}` : `at ${heat}`}.`,
+    `${isSprayedNow ? 'Spritz the layer below and pour' : 'Pour'} ${byTouch ? `when the jug feels warm, not hot: about ${heat}` : `at ${heat}`}.`,
     ...wayWords({ pours }, pourIndexes),
-    'Spritz the top; no flame near the alcohol.',
+    rules.spritz === 'always' ? 'Spritz the top; no flame near the alcohol.' : '',
   ];
   return sentences.filter((sentence) => sentence !== '').join(' ');
 }

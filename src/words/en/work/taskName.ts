@@ -11,6 +11,7 @@ export const KIND_NAMES = {
   inclusions: 'Set in',
   cool: 'Cools',
   rewarm: 'Rewarm',
+  spritz: 'Spritz',
   pour: 'Pour',
   skin: 'Skin',
   freezer: 'Freezer',

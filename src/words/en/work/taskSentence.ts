@@ -13,7 +13,7 @@ import { taskWords } from './taskWords';
 export function taskSentence(
   task: ScheduledTask,
   sheet: Sheet,
-  rules: Pick<HouseRules, 'meltIn' | 'pourCeiling'>,
+  rules: Pick<HouseRules, 'meltIn' | 'pourCeiling' | 'spritz'>,
   showing: Showing,
 ): string {
   const pour = sheet.pours[task.pourIndexes[0] ?? 0];
@@ -30,6 +30,8 @@ export function taskSentence(
       return inclusionWords(sheet, fillsOfRound(sheet, task.round), task, showing);
     case 'pour':
       return pourWords(sheet, task, rules, showing);
+    case 'spritz':
+      return 'Spritz the layer below with alcohol, all over. No flame near it, and air the room.';
     case 'unmold':
       return 'Pull the walls away all round to let air in, and press from below. Stuck: ten minutes in the freezer, where the base bears it.';
     default:

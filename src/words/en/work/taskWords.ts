@@ -82,6 +82,8 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
       return `Let ${letters} cool to ${heat(task.tempC)}${inJug}.`;
     case 'rewarm':
       return `Warm ${letters} up to ${heat(task.tempC)} again: 10 s, stir, look.`;
+    case 'spritz':
+      return `Spritz the layer below ${letters} with alcohol.`;
     case 'pour':
       return `Pour ${letters} at ${heat(task.tempC)}${loadOf(task)}.`;
     case 'skin':
