@@ -17,6 +17,7 @@ const dosed = {
   origins: [],
   skin: 'released' as const,
   maxOfProduct: null,
+  maxByUse: null,
   usualLeastOfBase: null,
   usualMostOfBase: null,
   readings: [],

@@ -28,6 +28,7 @@ const dosed = {
   ...common,
   skin: 'released' as const,
   maxOfProduct: null,
+  maxByUse: null,
   usualLeastOfBase: null,
   usualMostOfBase: null,
   readings: [],

@@ -1,4 +1,4 @@
-import { ORIGINS } from '../materials/fields';
+import { ORIGINS, USES } from '../materials/fields';
 import { SIZE_FAULTS } from '../plan/pourVolumes';
 import { ASSUMPTIONS } from '../plan/recipe';
 import { RELATION_FAULTS } from '../plan/relations';
@@ -101,6 +101,8 @@ export const findingSchema = z.discriminatedUnion('code', [
   found('over-supplier-limit', {
     ofProduct: z.number(),
     limit: z.number(),
+    /** The use that the limit is said of; null where the plain one stands. */
+    forUse: z.enum(USES).nullable().default(null),
     /** What the fix brings it to, of base. */
     fixOfBase: z.number(),
     /** Of everything that is poured into the bar. */

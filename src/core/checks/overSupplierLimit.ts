@@ -1,3 +1,4 @@
+import { supplierLimit } from '../materials/supplierLimit';
 import { baseShare } from '../plan/product';
 import { contentOf, doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import type { PassedLimit } from './capCheck';
@@ -28,8 +29,9 @@ export function passedSupplierLimits(sheet: Sheet, pour: SheetPour, pourIndex: n
 
 function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: SheetLine[]): PassedLimit[] {
   const material = lines[0]?.material;
-  const limit = material?.maxOfProduct ?? null;
-  if (material === undefined || limit === null) return [];
+  const known = material ? supplierLimit(material, sheet.use) : null;
+  if (material === undefined || known === null) return [];
+  const { maxOfProduct: limit, forUse } = known;
   const ofProduct = lines.reduce((sum, line) => sum + line.ofProduct, 0);
   if (!exceeds(ofProduct, limit)) return [];
   const fixOfBase = fixedShare(pour, lines, limit);
@@ -47,6 +49,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
         about: material.name,
         ofProduct,
         limit,
+        forUse,
         fixOfBase,
         ofBar: shareOfBar(sheet, material.id),
         pours: sheet.pours.length,

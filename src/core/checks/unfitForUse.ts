@@ -1,4 +1,4 @@
-import type { Use } from '../plan/plan';
+import type { Use } from '../materials/fields';
 import type { SheetLine } from '../plan/sheet';
 import { doseLines } from './doseLines';
 import type { Check, Found, FoundOf } from './finding';

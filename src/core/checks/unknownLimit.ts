@@ -1,3 +1,5 @@
+import type { Use } from '../materials/fields';
+import { supplierLimit } from '../materials/supplierLimit';
 import type { SheetLine } from '../plan/sheet';
 import type { Check } from './finding';
 
@@ -6,7 +8,7 @@ export const unknownLimit: Check = (sheet) =>
   sheet.pours.flatMap((pour, pourIndex) =>
     pour.lines
       .filter(({ massG }) => massG > 0)
-      .filter(lacksFacts)
+      .filter((line) => lacksFacts(line, sheet.use))
       .map((line) => ({
         code: 'unknown-limit',
         severity: 'caution',
@@ -20,7 +22,9 @@ export const unknownLimit: Check = (sheet) =>
       })),
   );
 
-function lacksFacts({ material }: SheetLine): boolean {
+function lacksFacts({ material }: SheetLine, use: Use): boolean {
   if (material.skin === 'not-released' || material.skin === 'candle-only') return false;
-  return material.skin === 'unknown' || (material.kind === 'fragrance' && material.maxOfProduct === null);
+  return (
+    material.skin === 'unknown' || (material.kind === 'fragrance' && supplierLimit(material, use) === null)
+  );
 }

@@ -76,6 +76,7 @@ export function blendAsFragrance(blend: Blend, records: Records): Fragrance {
     skin: GRAVITY.find((skin) => materials.some((material) => material.skin === skin)) ?? 'unknown',
     densityGPerMl: inverse(known(shares, ({ material, share }) => over(share, material.densityGPerMl))),
     maxOfProduct: tightest(shares),
+    maxByUse: null,
     usualLeastOfBase: null,
     usualMostOfBase: null,
     vanillinOfMaterial: known(shares, ({ material, share }) => times(share, material.vanillinOfMaterial)),

@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { ORIGINS, SKIN_RELEASES, unknownOr } from './fields';
+import { ORIGINS, SKIN_RELEASES, USES, unknownOr } from './fields';
 import { readingSchema } from './readingSchema';
 
 export const fraction = z.number().min(0).max(1);
@@ -45,6 +45,13 @@ export const dosed = {
   skin: z.enum(SKIN_RELEASES),
   /** The supplier's or safety limit, as a fraction of the finished product. */
   maxOfProduct: unknownOr(fraction),
+  /** Limits of their own for some uses; the plain one stands for all others. */
+  maxByUse: unknownOr(
+    z
+      .array(z.strictObject({ use: z.enum(USES), maxOfProduct: fraction }))
+      .min(1)
+      .max(USES.length),
+  ).default(null),
   /** The range in which it does its work, as fractions of the base's weight. */
   usualLeastOfBase: unknownOr(fraction),
   usualMostOfBase: unknownOr(fraction),

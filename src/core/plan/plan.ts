@@ -6,8 +6,6 @@ import type { z } from '../zod';
 import type { EmbedSource, MadePiece } from './embed';
 import type { doseSchema, planFileSchema, planSchema, pourSchema, wettingSchema } from './planSchema';
 
-export const USES = ['body', 'hands', 'face', 'hair', 'head-to-toe', 'gift', 'embeds'] as const;
-
 export const PLAN_FILE_FORMAT = 'idle-tallow/plan';
 
 export const PLAN_FILE_VERSION = 2;
@@ -29,8 +27,6 @@ export interface NamingFile {
   materials: Material[];
   made?: MadePiece[] | undefined;
 }
-
-export type Use = (typeof USES)[number];
 
 export type Wetting = z.infer<typeof wettingSchema>;
 

@@ -1,4 +1,5 @@
 import { blendFaults } from '../materials/blend';
+import { USES } from '../materials/fields';
 import { isDoseable } from '../materials/material';
 import { materialSchema } from '../materials/materialSchema';
 import { moldSchema } from '../molds/moldSchema';
@@ -7,7 +8,7 @@ import { z } from '../zod';
 import { embedSchema, madePieceSchema } from './embedSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import type { NamingFile } from './plan';
-import { MOST_MATERIALS, PLAN_FILE_FORMAT, PLAN_FILE_VERSION, USES } from './plan';
+import { MOST_MATERIALS, PLAN_FILE_FORMAT, PLAN_FILE_VERSION } from './plan';
 import { pourSizeSchema } from './pourSizeSchema';
 import { pourWaySchema } from './pourWaySchema';
 
@@ -79,6 +80,11 @@ export const planSchema = z
     pours: z.array(pourSchema).min(1).max(26),
     /** Where and when it is made; left out in an ordinary room, at any time. */
     making: makingSchema.optional(),
+    /** Findings that were accepted, each with what it said then in few letters; left out where none is. */
+    seen: z
+      .array(z.strictObject({ id: z.string().min(1).max(2000), said: z.string().min(1).max(16) }))
+      .max(200)
+      .optional(),
   })
   .superRefine(({ pours }, context) => {
     const seen = new Set<string>();

@@ -1,12 +1,12 @@
 import { baseSchema, heatOfBaseSchema } from '../materials/baseSchema';
 import { blendSchema } from '../materials/blendSchema';
+import { USES } from '../materials/fields';
 import { hexColour } from '../materials/fieldsSchema';
 import { dosedMaterialSchema } from '../materials/materialSchema';
 import { moldSchema } from '../molds/moldSchema';
 import { COUNT_UNITS } from '../units/counting';
 import { z } from '../zod';
 import { makingSchema, whenSchema } from './makingSchema';
-import { USES } from './plan';
 import { pourSizeSchema } from './pourSizeSchema';
 import { sizeFaultSchema } from './pourVolumesSchema';
 import { pourWaySchema } from './pourWaySchema';

@@ -1,9 +1,11 @@
 import type { Blend } from '../../core/materials/blend';
+import { USES, type Use } from '../../core/materials/fields';
 import type { Allergen } from '../../core/materials/fragrance';
 import { READING_KINDS, type Reading, type ReadingKind } from '../../core/materials/reading';
 import { fail, ok } from '../../core/result';
 import { parseNumber } from '../../core/units/parseNumber';
 import { writeFigure } from '../../core/units/writeQuantity';
+import { USE_NAMES } from '../../words/en/plan/useNames';
 import { FIELD_FAULTS } from '../../words/en/records/fieldFaults';
 import { type FieldText, figureField, listField } from './fieldText';
 
@@ -61,6 +63,21 @@ const reading: FieldText<Reading> = {
 /** The readings of a bottle as text. */
 export const readingsText = listField(reading);
 
+const limitByUse: FieldText<{ use: Use; maxOfProduct: number }> = {
+  write: ({ use, maxOfProduct }, context) =>
+    `${use} ${figureField({ unit: '%', least: 0, most: 100 }, 0.01).write(maxOfProduct, context)} %`,
+  read(text, context) {
+    const parts = /^(.+?)\s+([\d.,]+)\s*%$/.exec(text.trim());
+    const named = parts?.[1]?.toLowerCase() ?? '';
+    const use = USES.find((each) => each === named || USE_NAMES[each].toLowerCase() === named);
+    if (!parts || !use) return fail(FIELD_FAULTS.noUse(text, USES));
+    const limit = figureField({ unit: '%', least: 0, most: 100 }, 0.01).read(parts[2] ?? '', context);
+    return limit.success ? ok({ use, maxOfProduct: limit.data }) : limit;
+  },
+};
+
+/** Limits of a supplier's by use as text: face 1 %; hair 2 %. */
+export const limitsByUseText = listField(limitByUse);
 /** Allergens of a fragrance as text: Linalool 12 %; Limonene 3 %. */
 export const allergensText = listField(allergen);
 /** Members of a blend as text: 2x Lime oil; 1x Bay oil. */

@@ -27,7 +27,7 @@ import {
   unknownField,
   yesNoField,
 } from './fieldText';
-import { allergensText, membersText, readingsText } from './listTexts';
+import { allergensText, limitsByUseText, membersText, readingsText } from './listTexts';
 import { type RecordField, worded } from './recordText';
 
 /** Where a field stands in a form. */
@@ -113,6 +113,13 @@ const FIELDS: readonly Bare[] = [
     group: 'limits',
     kinds: DOSED,
   }),
+  {
+    key: 'maxByUse',
+    group: 'limits',
+    kinds: DOSED,
+    text: unknownField(limitsByUseText),
+    first: '',
+  },
   percentOf({
     key: 'usualLeastOfBase',
     group: 'limits',

@@ -3,15 +3,16 @@ import { Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Base } from '../../core/materials/base';
+import { USES } from '../../core/materials/fields';
 import { barsPerCavity, cavitiesOf } from '../../core/molds/bars';
 import type { Mold } from '../../core/molds/mold';
-import { type Plan, USES } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { z } from '../../core/zod';
+import { USE_NAMES } from '../../words/en/plan/useNames';
 import { counted } from '../../words/en/plural';
 import { callApi } from '../shared/api';
 import { figureText, nameText, options, SelectField, TextField } from '../shared/formFields';
-import { USE_NAMES } from '../shared/names';
 
 const formSchema = z.object({
   name: nameText(120),

@@ -1,10 +1,11 @@
 import { Copy, Download, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
+import { USES, type Use } from '../../core/materials/fields';
 import type { Mold } from '../../core/molds/mold';
-import { type Plan, USES, type Use } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
+import { USE_NAMES } from '../../words/en/plan/useNames';
 import { FigureField } from '../shared/FigureField';
-import { USE_NAMES } from '../shared/names';
 import type { SaveState } from '../shared/saveQueue';
 import { usePlanPage } from './planContext';
 import type { usePlanActions } from './usePlanActions';

@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { applyFix } from '../../core/checks/applyFix';
 import type { CheckContext, Finding } from '../../core/checks/finding';
 import { hasStop } from '../../core/checks/review';
+import { withoutSeen, withSeen } from '../../core/checks/seenFindings';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
@@ -128,7 +129,13 @@ function Workspace(props: Props & { draft: Draft | null }) {
           />
           <div className="flex flex-col gap-2 xl:min-h-0">
             <TotalsPanel sheet={shown.sheetNow} />
-            <ChecksPanel findings={findings} onFix={fix} />
+            <ChecksPanel
+              findings={findings}
+              seen={plan.seen}
+              onFix={fix}
+              onSeen={(accepted) => edit(withSeen(plan, accepted), `seen ${accepted[0]?.id}`)}
+              onUnsee={() => edit(withoutSeen(plan), 'seen')}
+            />
           </div>
         </div>
         <PourPlanFoot

@@ -1,4 +1,5 @@
 import { showPercent } from '../../../core/units/showQuantity';
+import { bringLabel } from './bringLabel';
 import type { Describe } from './described';
 
 type CapCode = 'fragrance-over-cap' | 'oils-over-cap' | 'liquids-over-cap' | 'additions-over-cap';
@@ -31,6 +32,6 @@ export const caps: Describe<CapCode> = (
   return {
     title: `${what} ${showPercent(ofBase, locale)} of base${where}, cap ${showPercent(cap, locale)}`,
     reason: `That is over ${pourIndex === null ? 'the mean of the caps of its bases' : whose}. ${reason}${without}`,
-    fixLabel: fix && `Bring down to ${showPercent(cap, locale)}`,
+    fixLabel: fix && bringLabel('down', fix, showPercent(cap, locale)),
   };
 };

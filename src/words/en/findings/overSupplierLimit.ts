@@ -1,8 +1,10 @@
 import { showPercent } from '../../../core/units/showQuantity';
+import { USE_NAMES } from '../plan/useNames';
+import { bringLabel } from './bringLabel';
 import type { Describe } from './described';
 
 export const overSupplierLimit: Describe<'over-supplier-limit'> = (
-  { about, ofProduct, limit, fixOfBase, ofBar, pours },
+  { about, ofProduct, limit, forUse, fixOfBase, ofBar, pours, fix },
   { locale },
 ) => {
   const inBar =
@@ -10,8 +12,8 @@ export const overSupplierLimit: Describe<'over-supplier-limit'> = (
       ? ` In the whole bar it is ${showPercent(ofBar, locale)}, ${ofBar > limit ? 'over the limit too' : 'but this pour touches skin by itself'}.`
       : '';
   return {
-    title: `${about} ${showPercent(ofProduct, locale)} of product, limit ${showPercent(limit, locale)}`,
+    title: `${about} ${showPercent(ofProduct, locale)} of product, limit ${showPercent(limit, locale)}${forUse ? ` for ${USE_NAMES[forUse].toLowerCase()}` : ''}`,
     reason: `The supplier’s limit holds for the finished product, and protects skin. It may not be passed in any pour.${inBar}`,
-    fixLabel: `Bring down to ${showPercent(fixOfBase, locale)} of base`,
+    fixLabel: bringLabel('down', fix, `${showPercent(fixOfBase, locale)} of base`),
   };
 };

@@ -1,5 +1,6 @@
 import type { FoundOf } from '../../../core/checks/finding';
 import { showPercent } from '../../../core/units/showQuantity';
+import { bringLabel } from './bringLabel';
 import type { Describe } from './described';
 
 const REASONS: Record<FoundOf<'overdone'>['effect'], string> = {
@@ -15,5 +16,5 @@ export const overdone: Describe<'overdone'> = (
 ) => ({
   title: `${about} ${showPercent(ofBase, locale)} of base, ${assumed ? 'usually' : 'at most'} ${showPercent(most, locale)}`,
   reason: REASONS[effect],
-  fixLabel: fix && `Bring down to ${showPercent(most, locale)}`,
+  fixLabel: fix && bringLabel('down', fix, showPercent(most, locale)),
 });

@@ -14,6 +14,7 @@ export const MATERIAL_FIELD_WORDS = {
   contains: { label: 'Worked into it', hint: 'Such as shea or goat milk' },
   skin: { label: 'On skin' },
   maxOfProduct: { label: 'Supplier’s limit', hint: 'Empty: not known', unit: '% of product' },
+  maxByUse: { label: 'Its limit by use', hint: 'face 1 %; hair 2 %: the plain limit stands for the rest' },
   usualLeastOfBase: { label: 'Works from', unit: '% of base' },
   usualMostOfBase: { label: 'Overdone above', unit: '% of base' },
   fragranceCapOfBase: {

@@ -11,6 +11,8 @@ export const FIELD_FAULTS = {
   noSample: (text: string) =>
     `“${text.slice(0, 40)}” is not a sample. Write it like: 2026-11-25 #2f5d8a at 0.4 % in white of 25 mm.`,
   noShare: (text: string) => `“${text.slice(0, 40)}” has no share. Write name and percent: Linalool 12 %.`,
+  noUse: (text: string, uses: readonly string[]) =>
+    `“${text.slice(0, 40)}” is no limit for a use. Write the use and percent, such as face 1 %. Uses: ${uses.join(', ')}.`,
   noPart: (text: string) =>
     `“${text.slice(0, 40)}” is not a part. Write parts and name: 2x Lime oil; 1x Bay oil.`,
   notOnShelf: (name: string) => `“${name.slice(0, 40)}” is not on the shelf. Put the fragrance there first.`,

@@ -1,0 +1,85 @@
+import { bySeverity } from './bySeverity';
+import type { Finding, FindingCode } from './finding';
+
+/** What notes are told together of. */
+export const FOLDS = ['figures', 'label', 'heat', 'stock', 'looks', 'way'] as const;
+
+export type Fold = (typeof FOLDS)[number];
+
+/** Findings as they are told: one by itself, or several of a kind on one line. */
+export type Told =
+  | { kind: 'one'; finding: Finding }
+  | { kind: 'fold'; fold: Fold; findings: Finding[] }
+  /** The same caution about several materials. */
+  | { kind: 'same'; code: FindingCode; findings: Finding[] };
+
+const FOLD_OF: Partial<Record<FindingCode, Fold>> = {
+  'facts-missing': 'figures',
+  'stand-in-figures': 'figures',
+  'no-scales': 'figures',
+  'scale-fit': 'figures',
+  'dose-reads-otherwise': 'way',
+  allergens: 'label',
+  origins: 'label',
+  'stock-short': 'stock',
+  'lot-past-date': 'stock',
+  'vanillin-browns': 'looks',
+  'stabiliser-out-of-step': 'looks',
+  'dye-bleeds': 'looks',
+  'botanical-browns': 'looks',
+  'below-working-range': 'looks',
+  overdone: 'looks',
+  'too-much-colour': 'looks',
+  'mold-too-hot': 'heat',
+  'freezer-refused': 'heat',
+};
+
+function foldOf({ code }: Finding): Fold {
+  return FOLD_OF[code] ?? (code.startsWith('heat-') ? 'heat' : 'way');
+}
+
+/**
+ * What a batch is lost by comes first: what hurts skin or breaks a law, then what never sets or falls apart, then what it
+ * looks like, then what is hard to measure, and what is not there. Our own order.
+ */
+const COST: readonly ((code: FindingCode) => boolean)[] = [
+  (code) =>
+    ['not-for-skin', 'candle-only', 'over-supplier-limit', 'unknown-limit', 'unfit-for-use'].includes(code),
+  (code) => ['food-colour', 'grit-too-coarse', 'liquids-over-cap'].includes(code),
+  (code) => code.endsWith('-over-cap') || code.startsWith('pour-') || code.startsWith('jug-'),
+  (code) => code.startsWith('heat-') || code === 'mold-too-hot',
+  (code) => code.startsWith('embed-') || code === 'solids-move',
+  (code) => foldOf({ code } as Finding) === 'looks',
+  (code) => code === 'scale-fit' || code === 'over-scale-capacity',
+];
+
+function costRank(code: FindingCode): number {
+  const rank = COST.findIndex((isOf) => isOf(code));
+  return rank < 0 ? COST.length : rank;
+}
+
+/** Stops one by one, then cautions by what they cost, the same ones together, then notes on one line a kind. */
+export function foldFindings(findings: readonly Finding[]): Told[] {
+  const of = (severity: Finding['severity']) =>
+    bySeverity(findings).filter((each) => each.severity === severity);
+  const stops = of('stop').map((finding): Told => ({ kind: 'one', finding }));
+  return [...stops, ...sameTogether(of('caution')), ...notesTogether(of('note'))];
+}
+
+function sameTogether(cautions: readonly Finding[]): Told[] {
+  const sorted = [...cautions].sort((a, b) => costRank(a.code) - costRank(b.code));
+  return [...new Set(sorted.map(({ code }) => code))].flatMap((code): Told[] => {
+    const same = sorted.filter((each) => each.code === code);
+    const [finding] = same;
+    if (code !== 'unknown-limit' || same.length < 2 || !finding)
+      return same.map((each) => ({ kind: 'one', finding: each }));
+    return [{ kind: 'same', code, findings: same }];
+  });
+}
+
+function notesTogether(notes: readonly Finding[]): Told[] {
+  return FOLDS.flatMap((fold): Told[] => {
+    const findings = notes.filter((each) => foldOf(each) === fold);
+    return findings.length === 0 ? [] : [{ kind: 'fold', fold, findings }];
+  });
+}
