@@ -89,7 +89,9 @@ function roomsAndJugs(file: PlanFile) {
   let recipe: readonly RecipePour[] = told;
   let found = pourVolumes(plan, mold, recipe);
   if (plan.pours.some(({ way }) => way?.sameJug)) {
-    const turns = plan.pours.some(({ size }) => size.by === 'mass') ? MOST_ROOM_TURNS : 1;
+    const turns = plan.pours.some(({ size }) => size.by === 'mass' || size.by === 'base')
+      ? MOST_ROOM_TURNS
+      : 1;
     for (let turn = 0; turn < turns; turn++) {
       recipe = jugContents(
         told,

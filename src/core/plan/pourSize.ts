@@ -1,10 +1,10 @@
 import type { Result } from '../result';
 import { fail, ok } from '../result';
 import { G_PER_OZ } from '../units/factors';
-import { parseNumber } from '../units/parseNumber';
 import { parseQuantity } from '../units/parseQuantity';
 import type { QuantityFault } from '../units/quantityFault';
 import type { UnitSystem } from '../units/showQuantity';
+import { spokenNumber } from '../units/spokenNumber';
 import { writeFigure } from '../units/writeQuantity';
 import type { z } from '../zod';
 import type { pourSizeSchema } from './pourSizeSchema';
@@ -24,16 +24,19 @@ export function isShared(size: PourSize): size is Extract<PourSize, { by: 'parts
   return size.by === 'parts' || size.by === 'rest';
 }
 
-/** A size as text that {@link parsePourSize} reads back as itself. */
-/** @param system in which a weight is written */
+/**
+ * A size as text that {@link parsePourSize} reads back as itself.
+ *
+ * @param system in which a weight is written
+ */
 export function writePourSize(size: PourSize, system: UnitSystem = 'metric'): string {
   switch (size.by) {
     case 'parts':
       return `${writeFigure(size.parts, 4)} ${size.parts === 1 ? 'part' : 'parts'}`;
     case 'mass':
-      return system === 'us'
-        ? `${writeFigure(size.massG / G_PER_OZ, 4)} oz`
-        : `${writeFigure(size.massG, 4)} g`;
+      return writeMass(size.massG, system);
+    case 'base':
+      return `${writeMass(size.baseG, system)} base`;
     case 'thickness':
       return `${writeFigure(size.thicknessMm, 3)} mm`;
     case 'height':
@@ -47,6 +50,10 @@ export function writePourSize(size: PourSize, system: UnitSystem = 'metric'): st
   }
 }
 
+function writeMass(massG: number, system: UnitSystem): string {
+  return system === 'us' ? `${writeFigure(massG / G_PER_OZ, 4)} oz` : `${writeFigure(massG, 4)} g`;
+}
+
 /** Why a text is no size of a pour. */
 export type PourSizeFault =
   | { code: 'empty' }
@@ -58,7 +65,7 @@ export type PourSizeFault =
   | { code: 'out-of-range' };
 
 /**
- * Reads the size of a pour as it is said: `2 parts`, `8`, `50 g`, `2 oz`, `8 mm`, `to 20 mm`, `¾ of the fill`, `75 %`,
+ * Reads the size of a pour as it is said: `2 parts`, `8`, `50 g`, `2 oz`, `9 oz base`, `8 mm`, `to 20 mm`, `¾ of the fill`, `75 %`,
  * `disc 30 mm`, `the rest`. Never throws.
  */
 export function parsePourSize(text: string): Result<PourSize, PourSizeFault> {
@@ -69,7 +76,7 @@ export function parsePourSize(text: string): Result<PourSize, PourSizeFault> {
   const disc = /^disc (?:of )?(.+)$|^(.+?) disc$/i.exec(typed);
   const figures = to?.[1] ?? disc?.[1] ?? disc?.[2] ?? typed;
   if (/^[-−–]/.test(figures)) return fail({ code: 'negative' });
-  const number = parseNumber(figures);
+  const number = spokenNumber(figures);
   if (!number.success) return fail({ code: 'unreadable', found: typed });
   const { value } = number.data;
   const unit = number.data.rest.trim().toLowerCase();
@@ -82,14 +89,16 @@ export function parsePourSize(text: string): Result<PourSize, PourSizeFault> {
   if (unit === '' || unit === 'part' || unit === 'parts') return checked({ by: 'parts', parts: value });
   if (/^%(?: of the fill)?$/.test(unit)) return checked({ by: 'fill', fractionOfFill: value / 100 });
   if (/^(?:of )?(?:the )?(?:fill|mold)$/.test(unit)) return checked({ by: 'fill', fractionOfFill: value });
-  const mass = parseQuantity(typed, ['mass']);
+  const ofBase = /^(.+?)\s+(?:of\s+)?(?:the\s+)?base$/i.exec(typed);
+  const mass = parseQuantity(ofBase?.[1] ?? typed, ['mass']);
   if (!mass.success)
     return fail(
       mass.error.code === 'unknown-unit' || mass.error.code === 'unit-not-for-this'
         ? { code: 'no-size', found: typed }
         : { code: 'bad-mass', fault: mass.error },
     );
-  return checked({ by: 'mass', massG: mass.data.kind === 'mass' ? mass.data.massG : 0 });
+  const massG = mass.data.kind === 'mass' ? mass.data.massG : 0;
+  return checked(ofBase ? { by: 'base', baseG: massG } : { by: 'mass', massG });
 }
 
 const MM_PER = { mm: 1, cm: 10, in: 25.4, inch: 25.4, inches: 25.4, '"': 25.4, '″': 25.4 } as const;
@@ -108,6 +117,8 @@ function checked(size: PourSize): Result<PourSize, PourSizeFault> {
         return isWithin(size.parts, parts);
       case 'mass':
         return isWithin(size.massG, massG);
+      case 'base':
+        return isWithin(size.baseG, massG);
       case 'thickness':
         return isWithin(size.thicknessMm, mm);
       case 'height':

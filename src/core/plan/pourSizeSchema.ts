@@ -11,6 +11,8 @@ export const pourSizeSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('parts'), parts: within(POUR_SIZE_LIMITS.parts) }),
   /** A weight over all cavities together, base and additions. */
   z.strictObject({ by: z.literal('mass'), massG: within(POUR_SIZE_LIMITS.massG) }),
+  /** A weight of base in the jug over all cavities; what is dosed into it comes on top. */
+  z.strictObject({ by: z.literal('base'), baseG: within(POUR_SIZE_LIMITS.massG) }),
   z.strictObject({ by: z.literal('thickness'), thicknessMm: millimetres }),
   /** Up to a height above the floor. */
   z.strictObject({ by: z.literal('height'), heightMm: millimetres }),

@@ -2,7 +2,16 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { ofCode } from '../../../tests/support/findings';
-import { BOX, base, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
+import {
+  BOX,
+  base,
+  type FilePour,
+  fragrance,
+  isClose,
+  mold,
+  planFile,
+  sheetOf,
+} from '../../../tests/support/planFiles';
 import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
 import { reviewPlan } from '../checks/review';
 import type { Shape } from '../molds/mold';
@@ -54,6 +63,10 @@ test('every way to say a size, read and written back as itself', () => {
     ['1 part', { by: 'parts', parts: 1 }],
     ['50 g', { by: 'mass', massG: 50 }],
     ['2 oz', { by: 'mass', massG: 56.69904625 }],
+    ['250 g base', { by: 'base', baseG: 250 }],
+    ['9 oz of the base', { by: 'base', baseG: 255.145708125 }],
+    ['half the fill', { by: 'fill', fractionOfFill: 0.5 }],
+    ['1 lb 2 oz base', { by: 'base', baseG: 510.29141625 }],
     ['8 mm', { by: 'thickness', thicknessMm: 8 }],
     ['½ in', { by: 'thickness', thicknessMm: 12.7 }],
     ['to 2 cm', { by: 'height', heightMm: 20 }],
@@ -215,4 +228,17 @@ test('a mold filled to its brim takes a rest below a thickness, in every shape',
       const [, top] = sheet.pours;
       assert.ok(Math.abs((top?.toMm ?? 0) - (top?.fromMm ?? 0) - Number.parseFloat(thickness)) < 1e-4);
     }
+});
+
+test('a pour by its base weighs so much base, whatever is dosed into it, and grows with the pieces', () => {
+  const doses: FilePour['doses'] = [[fragrance({ densityGPerMl: 1 }), '3 %']];
+  const file = planFile([{ size: '250 g base', doses }, { size: 'rest' }], {}, BOX);
+  const sheet = sheetOf(file);
+  assert.ok(isClose(sheet.pours[0]?.baseG ?? 0, 250, 1e-9));
+  assert.ok(isClose(sheet.pours[0]?.jugG ?? 0, 257.5, 1e-9));
+  const twice = { ...file, plan: scalePlan(file.plan, file.plan.pieces * 2, file.mold) };
+  assert.ok(isClose(sheetOf(twice).pours[0]?.baseG ?? 0, 500, 1e-9));
+  // Beside it, the same weight in all is base and doses together, without what stays in the jug.
+  const inAll = sheetOf(planFile([{ size: '250 g', doses }, { size: 'rest' }], {}, BOX)).pours[0];
+  assert.ok(isClose(inAll?.intoMoldG ?? 0, 250, 1e-9));
 });

@@ -142,8 +142,8 @@ function layOut(
   const fillMl = mold.capacityMl * plan.fillFraction;
   const sizes = slots.map(({ size }) => size);
   const massMl = slots.map(({ size, lead, pours }) =>
-    size.by === 'mass'
-      ? volumeOfMass(size.massG, plan, recipe[lead]) / fillsFor(plan.pieces, mold) +
+    size.by === 'mass' || size.by === 'base'
+      ? volumeOfWeight(size, plan, recipe[lead]) / fillsFor(plan.pieces, mold) +
         pours.reduce((sum, { pourIndex }) => sum + (displaced[pourIndex] ?? 0), 0)
       : 0,
   );
@@ -292,6 +292,7 @@ function endOf(
     case 'rest':
       return { endMl: startMl + partMl * partsOf(size) };
     case 'mass':
+    case 'base':
       return { endMl: startMl + massMl };
     case 'fill':
       return { endMl: startMl + size.fractionOfFill * fillMl };
@@ -351,11 +352,15 @@ function faultsOf(slots: readonly Slot[], laid: Laid[], fillMl: number, cavity: 
   return [...own, ...empty];
 }
 
-/** Volume in the molds, mL, of a pour of this weight in the molds. */
-function volumeOfMass(massG: number, plan: Plan, recipe: SizedPour | undefined): number {
+/** Volume in the molds, mL, of a pour of this weight in the molds, or of so much base in its jug. */
+function volumeOfWeight(
+  size: Extract<PourSize, { by: 'mass' | 'base' }>,
+  plan: Plan,
+  recipe: SizedPour | undefined,
+): number {
   if (!recipe) return 0;
   const sums = pourSums(recipe);
   const intoMold = 1 - plan.jugLossFraction;
-  const baseG = (massG / intoMold - sums.fixedG) / sums.massPerBaseG;
+  const baseG = size.by === 'base' ? size.baseG : (size.massG / intoMold - sums.fixedG) / sums.massPerBaseG;
   return Math.max(0, (baseG * sums.volumePerBaseG + sums.fixedMl) * intoMold);
 }

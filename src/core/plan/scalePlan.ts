@@ -3,6 +3,7 @@ import type { Mold } from '../molds/mold';
 import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
 import { writeQuantity } from '../units/writeQuantity';
 import { type Dose, type Plan, retyped } from './plan';
+import type { PourSize } from './pourSize';
 
 /** True for a dose of a fixed amount, which does not follow the base by itself. */
 export function isFixedDose({ means }: Dose): boolean {
@@ -23,10 +24,13 @@ export function scalePlan(plan: Plan, pieces: number, mold: Mold): Plan {
   return {
     ...scaled,
     pieces,
-    pours: scaled.pours.map((pour) =>
-      pour.size.by === 'mass' ? { ...pour, size: { ...pour.size, massG: pour.size.massG * factor } } : pour,
-    ),
+    pours: scaled.pours.map((pour) => ({ ...pour, size: scaledSize(pour.size, factor) })),
   };
+}
+
+function scaledSize(size: PourSize, factor: number): PourSize {
+  if (size.by === 'mass') return { ...size, massG: size.massG * factor };
+  return size.by === 'base' ? { ...size, baseG: size.baseG * factor } : size;
 }
 
 /** Multiplies every fixed dose, brought to what can be counted, and leaves the number of pieces alone. */

@@ -277,13 +277,13 @@ function cooling(bench: Bench, { pourIndex, stirredS, inJug }: Ready, { round, l
     bench.place(task, { fromS: stirredS, toS: untilS, jugs: taskJugs([inJug]) });
 }
 
-/** It waits for what is in its jugs, and not for the layer below, which gets its skin meanwhile. */
+/** It waits for what is in its jugs, and not for the layer below, which gets its skin and its alcohol meanwhile. */
 function rewarmTask(bench: Bench, pouring: TaskOf<'pour'>): TaskOf<'rewarm'> {
   const { pourIndexes, load, round } = pouring;
   const ofJugs = new Set(
     bench
       .tasks(round)
-      .filter((task) => task.load === load && task.kind !== 'skin')
+      .filter((task) => task.load === load && task.kind !== 'skin' && task.kind !== 'spritz')
       .filter((task) => task.pourIndexes.some((index) => pourIndexes.includes(index)))
       .map(({ id }) => id),
   );

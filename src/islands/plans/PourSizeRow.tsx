@@ -78,7 +78,8 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, onPour }: Prop
                 sheetPour.toMm !== null &&
                 `${showNumber(sheetPour.toMm - sheetPour.fromMm, 1, showing.locale)} mm, `}
               {showVolume(sheetPour.intoMoldMl / pieces, showing.locale)} a cavity,{' '}
-              {showMass(sheetPour.intoMoldG, showing)} in all
+              {pour.size.by === 'base' && `${showMass(sheetPour.baseG, showing)} of base in its jug, `}
+              {showMass(sheetPour.intoMoldG, showing)} in all{pour.size.by === 'mass' && ', base and doses'}
             </>
           )}
         </p>

@@ -2,7 +2,8 @@ import type { PieceSizeFault } from '../../../core/plan/pieceSize';
 import type { PourSizeFault } from '../../../core/plan/pourSize';
 import { explainQuantityFault } from '../units/quantityFault';
 
-const POUR_EXAMPLES = '“1 part”, “50 g”, “8 mm”, “to 20 mm”, “¾ of the fill”, “disc 30 mm” or “rest”';
+const POUR_EXAMPLES =
+  '“1 part”, “50 g” in all, “50 g base”, “8 mm”, “to 20 mm”, “¾ of the fill”, “disc 30 mm” or “rest”';
 const PIECE_EXAMPLES = '“6 g”, “5 mL”, “20 x 15 x 8 mm” or “ball 20 mm”';
 
 /** What was not understood of a pour's size, and what to write. */
