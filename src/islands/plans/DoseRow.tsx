@@ -1,12 +1,11 @@
 import { ChevronRight, X } from 'lucide-react';
 import { lazy, memo, Suspense, useId, useState } from 'react';
 import type { Severity } from '../../core/checks/finding';
-import { meaningsOf } from '../../core/units/meanings';
 import { parseQuantity } from '../../core/units/parseQuantity';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import type { DoseRowProps } from './doseRowProps';
 
 const DoseDetails = lazy(() => import('./DoseDetails'));
+const DoseFault = lazy(() => import('./DoseFault'));
 
 /** A row is drawn anew only when something that it shows has changed: a key in one dose leaves most others as they are. */
 function showsTheSame(before: DoseRowProps, after: DoseRowProps): boolean {
@@ -74,21 +73,14 @@ export const DoseRow = memo(function DoseRow(props: DoseRowProps) {
       {!parsed.success && (
         <tr>
           <td colSpan={6} className="pt-0">
-            <p id={id} className="text-error text-xs" role="alert">
-              {explainQuantityFault(parsed.error)}
-            </p>
-            <p className="flex gap-1">
-              {meaningsOf(text, parsed.error).map((meant) => (
-                <button
-                  key={meant}
-                  type="button"
-                  className="btn btn-sm btn-secondary pointer-coarse:min-h-11"
-                  onClick={() => actions.onSayAs(index, meant)}
-                >
-                  {meant}
-                </button>
-              ))}
-            </p>
+            <Suspense>
+              <DoseFault
+                id={id}
+                text={text}
+                fault={parsed.error}
+                onMeant={(meant) => actions.onSayAs(index, meant)}
+              />
+            </Suspense>
           </td>
         </tr>
       )}

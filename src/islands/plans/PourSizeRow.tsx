@@ -1,12 +1,13 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { type PourSize, parsePourSize, writePourSize } from '../../core/plan/pourSize';
 import type { SheetPour } from '../../core/plan/sheet';
 import { showMass, showNumber, showVolume } from '../../core/units/showQuantity';
-import { explainPourSizeFault } from '../../words/en/plan/sizeFaults';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
+
+const PourSizeFault = lazy(() => import('./PourSizeFault'));
 
 interface Props {
   plan: Plan;
@@ -98,7 +99,11 @@ export function PourSizeRow({ plan, pourIndex, sheetPour, pieces, onPour }: Prop
         />
       </div>
       <p id="pour-size-says" className="text-error text-xs" role={read.success ? undefined : 'alert'}>
-        {!read.success && explainPourSizeFault(read.error)}
+        {!read.success && (
+          <Suspense>
+            <PourSizeFault fault={read.error} />
+          </Suspense>
+        )}
       </p>
     </div>
   );

@@ -1,5 +1,5 @@
 import { ChevronRight } from 'lucide-react';
-import { memo, useId, useState } from 'react';
+import { lazy, memo, Suspense, useId, useState } from 'react';
 import { fillForPieceWeight, type PieceWeightFault, piecesFromBase } from '../../core/plan/backwards';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
@@ -8,9 +8,10 @@ import { piecesFromShelf, type StockByMaterial } from '../../core/stock/fromShel
 import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
 import { listed } from '../../words/en/plural';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
+
+const MassFault = lazy(() => import('./MassFault'));
 
 interface Props {
   file: PlanFile;
@@ -167,7 +168,13 @@ function WeightField({ label, reach, onTake }: FieldProps) {
         </button>
       </div>
       <p id={`${id}-says`} className={`min-h-4 text-xs ${isBad ? 'text-error' : 'quiet'}`} aria-live="polite">
-        {isBad && !parsed.success ? explainQuantityFault(parsed.error, ['mass']) : reached?.says}
+        {isBad && !parsed.success ? (
+          <Suspense>
+            <MassFault fault={parsed.error} />
+          </Suspense>
+        ) : (
+          reached?.says
+        )}
       </p>
     </form>
   );

@@ -1,8 +1,6 @@
 import type { Finding } from '../../../core/checks/finding';
 import type { Fold } from '../../../core/checks/foldFindings';
-import type { Showing } from '../../../core/units/showQuantity';
 import { counted, listed } from '../plural';
-import { describeFinding } from './describeFinding';
 
 const FOLDS: Record<Exclude<Fold, 'figures'>, string> = {
   label: 'for the label',
@@ -12,13 +10,12 @@ const FOLDS: Record<Exclude<Fold, 'figures'>, string> = {
   way: 'on the plan',
 };
 
-/** Several notes of a kind in one line; a single one is its own title. */
-export function foldWords(fold: Fold, findings: readonly Finding[], showing: Showing): string {
-  const [only] = findings;
-  if (findings.length === 1 && only) return describeFinding(only, showing).title;
+/** Notes of a kind in one line. */
+export function foldWords(fold: Fold, findings: readonly Finding[]): string {
   if (fold !== 'figures') return `${counted(findings.length, 'note', 'notes')} ${FOLDS[fold]}`;
   const materials = new Set(findings.flatMap(({ about, code }) => (code === 'no-scales' ? [] : [about])));
   const noScale = findings.some(({ code }) => code === 'no-scales');
+  if (materials.size === 0) return 'No scale is entered';
   return `Figures not known for ${counted(materials.size, 'material', 'materials')}${noScale ? ', and no scale entered' : ''}`;
 }
 
