@@ -98,6 +98,7 @@ export const findingSchema = z.discriminatedUnion('code', [
   found('not-for-skin', {}),
   found('candle-only', {}),
   found('food-colour', {}),
+  found('usual-mold', { capacityMl: z.number().positive() }),
   found('over-supplier-limit', {
     ofProduct: z.number(),
     limit: z.number(),

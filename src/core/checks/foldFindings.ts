@@ -17,6 +17,7 @@ const FOLD_OF: Partial<Record<FindingCode, Fold>> = {
   'facts-missing': 'figures',
   'stand-in-figures': 'figures',
   'no-scales': 'figures',
+  'usual-mold': 'figures',
   'scale-fit': 'figures',
   'dose-reads-otherwise': 'way',
   allergens: 'label',

@@ -1,8 +1,24 @@
 import type { SheetPour } from '../plan/sheet';
 import type { Check, Found } from './finding';
+import { PLAIN } from './plain';
 
 /** Weights that rest on a usual figure, because the material's own was never measured. */
-export const standInFigures: Check = (sheet) => sheet.pours.flatMap(checkPour);
+export const standInFigures: Check = (sheet) => [
+  ...(sheet.mold.measuredBy === 'usual'
+    ? [
+        {
+          ...PLAIN,
+          code: 'usual-mold' as const,
+          severity: 'note' as const,
+          pourIndex: null,
+          about: sheet.mold.name,
+          capacityMl: sheet.mold.capacityMl,
+          assumed: true,
+        },
+      ]
+    : []),
+  ...sheet.pours.flatMap(checkPour),
+];
 
 function checkPour(pour: SheetPour, pourIndex: number): Found[] {
   const common = {

@@ -122,7 +122,8 @@ export const moldSchema = z.strictObject({
   copies: z.int().min(1).max(100).default(1),
   /** What one cavity holds to the brim. */
   capacityMl: z.number().min(0.5).max(50_000),
-  measuredBy: z.enum(MEASURED_BY),
+  /** How its capacity was found; `usual` is one that nobody measured. */
+  measuredBy: z.enum([...MEASURED_BY, 'usual']),
   /** Every measuring that is remembered, the newest last. */
   measures: z.array(measureSchema).max(100),
   shape: shapeSchema,

@@ -72,12 +72,14 @@ const step = pair<WaterStep>(
   ({ heightMm, volumeMl }) => [volumeMl, heightMm],
 );
 const capacity = figureField({ unit: 'mL', least: 0.5, most: 50_000 });
+/** What is only usual is no measuring. */
+const { usual: _, ...WAYS_OF_MEASURING } = MEASURED_NAMES;
 const measure: FieldText<Measure> = {
   write: ({ on, by, capacityMl }) => `${on} ${by} ${writeFigure(capacityMl, 6)} mL`,
   read(text, context) {
     const [on = '', by = '', ...amount] = text.split(' ');
     const day = dayField.read(on, context);
-    const how = choiceField(MEASURED_NAMES).read(by, context);
+    const how = choiceField(WAYS_OF_MEASURING).read(by, context);
     const read = capacity.read(amount.join(' '), context);
     if (!day.success) return day;
     if (!how.success) return how;

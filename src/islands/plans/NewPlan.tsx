@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Base } from '../../core/materials/base';
 import { USES } from '../../core/materials/fields';
@@ -29,16 +29,23 @@ interface Props {
   start: Plan;
   molds: Mold[];
   bases: Base[];
+  /** It was asked for on another page already. */
+  isOpen?: boolean;
+  /** A name to begin with. */
+  named?: string;
 }
 
 /** A few words to begin a plan with; everything else is decided in its workspace. */
-export default function NewPlan({ start, molds, bases }: Props) {
+export default function NewPlan({ start, molds, bases, isOpen = false, named = '' }: Props) {
   const dialog = useRef<HTMLDialogElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => {
+    if (isOpen) dialog.current?.showModal();
+  }, [isOpen]);
   const form = useForm<Typed, unknown, Read>({
     resolver: zodResolver(formSchema),
     defaultValues: {
-      name: '',
+      name: named,
       use: start.use,
       moldId: start.moldId,
       baseId: start.pours[0]?.baseId ?? '',

@@ -51,6 +51,7 @@ import { stockShort } from './stockShort';
 import { tooMuchColour } from './tooMuchColour';
 import { unfitForUse } from './unfitForUse';
 import { unknownLimit } from './unknownLimit';
+import { usualMold } from './usualMold';
 import { stabiliserOutOfStep, vanillinBrowns } from './vanillin';
 
 /** One for each code: a finding without words does not compile. */
@@ -105,6 +106,7 @@ const DESCRIBE: { [Code in FindingCode]: Describe<Code> } = {
   'mold-too-hot': moldTooHot,
   'pour-over-ceiling': pourOverCeiling,
   'freezer-refused': freezerRefused,
+  'usual-mold': usualMold,
   'heat-breaks-through': breaksThrough,
   'heat-weak-bond': weakBond,
   'heat-jug-too-thick': jugTooThick,

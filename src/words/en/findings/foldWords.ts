@@ -13,10 +13,17 @@ const FOLDS: Record<Exclude<Fold, 'figures'>, string> = {
 /** Notes of a kind in one line. */
 export function foldWords(fold: Fold, findings: readonly Finding[]): string {
   if (fold !== 'figures') return `${counted(findings.length, 'note', 'notes')} ${FOLDS[fold]}`;
-  const materials = new Set(findings.flatMap(({ about, code }) => (code === 'no-scales' ? [] : [about])));
+  const materials = new Set(
+    findings.flatMap(({ about, code }) => (code === 'no-scales' || code === 'usual-mold' ? [] : [about])),
+  );
   const noScale = findings.some(({ code }) => code === 'no-scales');
-  if (materials.size === 0) return 'No scale is entered';
-  return `Figures not known for ${counted(materials.size, 'material', 'materials')}${noScale ? ', and no scale entered' : ''}`;
+  const mold = findings.find(({ code }) => code === 'usual-mold');
+  const unknown = [
+    ...(materials.size > 0 ? [counted(materials.size, 'material', 'materials')] : []),
+    ...(mold ? ['the mold'] : []),
+    ...(noScale ? ['the scale'] : []),
+  ];
+  return `Figures not known: ${listed(unknown)}`;
 }
 
 /** The same caution about several materials in one line. */

@@ -15,13 +15,14 @@ export const SHAPE_NAMES: Record<Shape['kind'], string> = {
   'capacity-only': 'Not known, capacity only',
 };
 
-export const MEASURED_NAMES: Record<(typeof MEASURED_BY)[number], string> = {
+export const MEASURED_NAMES: Record<(typeof MEASURED_BY)[number] | 'usual', string> = {
   water: 'Water, by weight or jug',
   base: 'Melted base, weighed',
   'one-piece': 'One piece, weighed',
   dimensions: 'Its dimensions',
   'water-steps': 'Water in steps',
   model: 'Its model file',
+  usual: 'Nobody: usual, not yours',
 };
 
 export const MADE_OF_NAMES: Record<(typeof MOLD_MATERIALS)[number], string> = {
