@@ -44,7 +44,9 @@ export function meltsOfFilling(
     const sum = (figure: (pour: (typeof own)[number]) => number) =>
       own.reduce((total, pour) => total + figure(pour), 0) * share;
     const inMelts = (melts: number): MeltOfFilling => {
-      const cutG = Math.ceil(needG / melts / rules.cutStepG - 1e-9) * rules.cutStepG;
+      // Of next to nothing, too, one piece is cut.
+      const steps = Math.max(needG > 0 ? 1 : 0, Math.ceil(needG / melts / rules.cutStepG - 1e-9));
+      const cutG = steps * rules.cutStepG;
       const grown = needG > 0 ? cutG / needG : 1 / melts;
       return {
         group,
