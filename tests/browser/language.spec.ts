@@ -54,8 +54,12 @@ test('in a language that nobody speaks, every finding, task, field and length is
   await expect(page.getByText('Working out when')).toBeHidden();
   const checks = page.getByRole('region', { name: 'Checks' }).getByRole('listitem');
   await expect(checks.first()).toBeVisible();
-  for (const check of await checks.all()) {
-    await expect(check.locator('p').nth(0)).toHaveText(/: ⟦.*⟧$/);
+  for (const fold of await checks.locator('summary').all()) {
+    await expect(fold).toHaveText(/: ⟦.*⟧$/);
+    await fold.click();
+  }
+  for (const check of await checks.filter({ hasNot: page.locator('details') }).all()) {
+    await expect(check.locator('p').nth(0)).toHaveText(/⟦.*⟧$/);
     await expect(check.locator('p').nth(1)).toHaveText(/^⟦.*⟧$/s);
   }
   await allMarked(page.getByRole('region', { name: 'Pour plan' }).getByText(/Done in/));

@@ -32,6 +32,35 @@ test('a usual plan fits 1280x800 without scrolling, and every key shows everywhe
   await expect(page.getByRole('row', { name: /Scent/ })).toContainText('7.65');
 });
 
+test('with two meanings both are offered, counts stay counts, and what was accepted stays away until its figures change', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[scent, '50:1']]));
+  const name = file.materials[1]?.name;
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: '1:50', exact: true }).click();
+  const row = page.getByRole('row', { name: /Scent/ });
+  await expect(row).toContainText('2 %');
+  await doseField(page, name).fill('6–9 drops');
+  // Six drops of 0.05 mL and 0.95 g/mL are 0.285 g.
+  await expect(row).toContainText('6 drops');
+  await expect(row).toContainText('0.29');
+  await doseField(page, name).fill('half a teaspoon per pound');
+  await expect(row).toContainText('¾ tsp');
+
+  await doseField(page, name).fill('0.1 %');
+  const checks = page.getByRole('region', { name: 'Checks' });
+  await checks.getByText(/notes? on how it will look/).click();
+  await checks.getByRole('button', { name: /^Seen: .*works from/ }).click();
+  await expect(checks.getByText(/on how it will look/)).toBeHidden();
+  await saved(page);
+  await page.reload();
+  await expect(checks.getByRole('button', { name: '1 marked as seen: show' })).toBeVisible();
+  await doseField(page, name).fill('0.2 %');
+  await expect(checks.getByText(/on how it will look/)).toBeVisible();
+});
+
 test('a dose that cannot be read says what and how, stays as typed, and survives a reload', async ({
   page,
   request,
@@ -44,9 +73,11 @@ test('a dose that cannot be read says what and how, stays as typed, and survives
     ['2,5', 'has no unit'],
     ['½', 'has no unit'],
     ['-1 %', 'below zero'],
-    ['1e400', 'is not a unit'],
+    ['1e400', 'no unit that is known'],
     ['NaN', 'doesn’t start with a number'],
-    ['2-3 %', 'is a range'],
+    ['3-2 %', 'is a range'],
+    ['a splash', 'comes out alike twice'],
+    ['max 2 %', 'is a limit'],
     ['<img src=x onerror=alert(1)>', 'doesn’t start with a number'],
     ['9'.repeat(10_000), 'characters are too many'],
   ] as const) {

@@ -28,7 +28,8 @@ test('pours are added, sized in every way, moved and taken out; contradictions a
   for (const [typed, reason] of [
     ['', 'How big is this pour?'],
     ['-3 mm', 'below zero'],
-    ['two spoons', 'can’t be read'],
+    ['some', 'can’t be read'],
+    ['two spoons', 'no size of a pour'],
     ['3 drops', 'no size of a pour'],
     ['1e9 mm', 'no size of a pour'],
   ] as const) {

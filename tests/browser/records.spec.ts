@@ -109,6 +109,7 @@ test('a drop is measured from the finding that misses it, twice, and the plan us
   await page.goto(`/plans/${id}`);
   // 40 usual drops of 0.05 mL and 0.95 g/mL are 1.90 g.
   await expect(page.getByRole('row', { name: /Scent/ })).toContainText('1.90');
+  await page.getByText('Figures not known: 1 material').click();
   await expect(page.getByText(`${name}: usual size of a drop assumed`)).toBeVisible();
   await page.getByRole('link', { name: 'Enter it on the shelf' }).click();
   await allDrawn(page);

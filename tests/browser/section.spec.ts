@@ -77,7 +77,7 @@ test('dragged, moved by keys, typed in the row and typed on the drawing: the sam
       await boundary(page).focus();
       await page.keyboard.press('Enter');
       await expect(page.getByLabel('Size of pour A, on the drawing')).toBeFocused();
-      await page.keyboard.type('eleven');
+      await page.keyboard.type('some');
       await expect(page.getByRole('alert').filter({ hasText: 'can’t be read' })).toBeVisible();
       await page.keyboard.press('Control+a');
       await page.keyboard.type('11 mm');
@@ -169,6 +169,7 @@ test('a leaning pour, one beside another and one that is dripped on are drawn, w
   await page.getByLabel('It goes', { exact: false }).first().selectOption({ label: 'On top of A' });
   await page.getByLabel('Dripped on A, drawn out by the next').check();
   await expect(section.locator('ellipse')).toHaveCount(9);
+  await page.getByText(/notes? on the plan/).click();
   await expect(page.getByText('B may leave pockets of colour')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(section.locator('ellipse')).toHaveCount(0);

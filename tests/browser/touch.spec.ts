@@ -135,7 +135,7 @@ test('by touch on a tablet: a lot is entered in spoken units, counted, and a mat
   await page.getByRole('button', { name: 'Put the lot there' }).tap();
   await expect(page.getByText('Give it a name.')).toBeVisible();
   await page.getByLabel('Lot number').fill('T-1');
-  await page.getByLabel('Amount').fill('two pounds');
+  await page.getByLabel('Amount').fill('2 pebbles');
   await page.getByRole('button', { name: 'Put the lot there' }).tap();
   await expect(page.getByText('Only a number of g goes here')).toBeVisible();
   // 100 mL of 0.90 g/mL.

@@ -93,13 +93,22 @@ export function parsePourSize(text: string): Result<PourSize, PourSizeFault> {
   const mass = parseQuantity(ofBase?.[1] ?? typed, ['mass']);
   if (!mass.success)
     return fail(
-      mass.error.code === 'unknown-unit' || mass.error.code === 'unit-not-for-this'
+      NO_WEIGHT.has(mass.error.code)
         ? { code: 'no-size', found: typed }
         : { code: 'bad-mass', fault: mass.error },
     );
   const massG = mass.data.kind === 'mass' ? mass.data.massG : 0;
   return checked(ofBase ? { by: 'base', baseG: massG } : { by: 'mass', massG });
 }
+
+/** Faults of a text that was meant as no weight at all. */
+const NO_WEIGHT: ReadonlySet<QuantityFault['code']> = new Set([
+  'unknown-unit',
+  'unit-not-for-this',
+  'rest-unread',
+  'vague',
+  'bound',
+]);
 
 const MM_PER = { mm: 1, cm: 10, in: 25.4, inch: 25.4, inches: 25.4, '"': 25.4, '″': 25.4 } as const;
 
