@@ -66,3 +66,21 @@ test('a file of version 1 whose text and meaning differ is refused, and so is a 
   assert.deepEqual(refused.error?.issues[0]?.path, ['plan', 'pours', 0, 'doses', 0, 'means']);
   assert.equal(anyPlanFileSchema.safeParse({ ...first.file, version: 3 }).success, false);
 });
+
+test('what version 1 could not read may be left without a meaning; what it read may not, whatever is read by now', () => {
+  const [first] = kept;
+  assert.ok(first);
+  const isTaken = (text: string, means: unknown) => {
+    const file = JSON.parse(JSON.stringify(first.file));
+    file.plan.pours[0].doses[0] = { ...file.plan.pours[0].doses[0], text, means };
+    return anyPlanFileSchema.safeParse(file).success;
+  };
+  for (const text of ['about 5 g', '6–9 drops', 'half a teaspoon', '1 lb 4 oz', 'some', ''])
+    assert.ok(isTaken(text, null), text);
+  for (const text of ['2 %', '½ tsp/lb', '6 drops/piece', '1 1/2 oz', '.5 Grams', '20 mL per kg'])
+    assert.ok(!isTaken(text, null), text);
+  assert.ok(isTaken('2 x 5 g', { kind: 'times', factor: 2, of: '5 g' }));
+  assert.ok(isTaken('= the honey', { kind: 'times', factor: 1, of: 'honey' }));
+  assert.ok(!isTaken('2 x 5 g', { kind: 'times', factor: 3, of: '5 g' }));
+  assert.ok(!isTaken('2 %', { kind: 'times', factor: 2, of: 'honey' }));
+});

@@ -4,16 +4,37 @@ import { type DraftEmbed, type DraftPlan, withIds } from '../core/plan/ids';
 import { localMoment, roomSchema } from '../core/plan/makingSchema';
 import { doseMeaning, PLAN_FILE_VERSION, type PlanFile, sameQuantity } from '../core/plan/plan';
 import { checkNames, DOSE_FIELDS, FILE_FIELDS, PLAN_FIELDS, POUR_FIELDS } from '../core/plan/planSchema';
+import { parseNumber } from '../core/units/parseNumber';
 import { amountOf, type Quantity, sizeOf } from '../core/units/quantity';
 import { writeQuantity } from '../core/units/writeQuantity';
 import { z } from '../core/zod';
 
+const NUMBER_1 =
+  '(?:\\d+\\s+\\d+\\s*[/⁄]\\s*\\d+|\\d+\\s*[/⁄]\\s*\\d+|\\d*\\s*[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]|\\d+(?:[.,]\\d+)?|[.,]\\d+)';
+const MASS_1 = '(?:mg|g|gr|kg|kilo|oz|lb|lbs|milligrams?|grams?|grammes?|kilos?|kilograms?|ounces?|pounds?)';
+const UNIT_1 = `(?:%|percent|pct|${MASS_1}|ml|l|cc|tsp|tbsp|cups?|fl\\.? ?oz|teaspoons?|tablespoons?|drops?|blocks?)`;
+/** The plain texts that version 1 could read, so that it had to say what they mean: `2 %`, `½ tsp/lb`, `6 drops/piece`. */
+const READ_BY_VERSION_1 = new RegExp(
+  `^${NUMBER_1}\\s*${UNIT_1}\\.?(?:\\s*(?:/|per )\\s*(?:piece|bar|cavity|${NUMBER_1}?\\s*${MASS_1}))?$`,
+  'i',
+);
+
+/** So many times what the text names. */
+function isRelationOf({ factor, of }: { factor: number; of: string }, text: string): boolean {
+  const said = /^(?:=|(.+?)\s*(?:[x×*]|times\b))\s*(?:(?:of|the)\s+)*(.+?)\s*$/i.exec(text.trim());
+  const number = said?.[1] === undefined ? null : parseNumber(said[1]);
+  const times = number === null ? 1 : number.success && number.data.rest === '' ? number.data.value : null;
+  return said?.[2] === of && times !== null && sameQuantity(times, factor);
+}
+
 /**
- * A dose of version 1 means what its text says, and nothing else. What could not be read then may be read by now; what
- * was taken for a relation, such as “2 x 5 g”, keeps its meaning.
+ * A dose of version 1 means what its text says, and nothing else. What could not be read then may be read by now, and
+ * what was taken for a relation, such as “2 x 5 g”, keeps its meaning.
  */
 const doseSchema1 = z.strictObject(DOSE_FIELDS).superRefine(({ text, means }, context) => {
-  if (means !== null && means.kind !== 'times' && !sameQuantity(means, doseMeaning(text)))
+  const isUnreadThen = means === null && !READ_BY_VERSION_1.test(text.trim());
+  const isRelatedThen = means?.kind === 'times' && isRelationOf(means, text);
+  if (!isUnreadThen && !isRelatedThen && !sameQuantity(means, doseMeaning(text)))
     context.addIssue({
       code: 'custom',
       path: ['means'],

@@ -52,7 +52,7 @@ test('with two meanings both are offered, counts stay counts, and what was accep
   await doseField(page, name).fill('0.1 %');
   const checks = page.getByRole('region', { name: 'Checks' });
   await checks.getByText(/notes? on how it will look/).click();
-  await checks.getByRole('button', { name: /^Seen: .*works from/ }).click();
+  await checks.getByRole('button', { name: /^Mark as seen: .*works from/ }).click();
   await expect(checks.getByText(/on how it will look/)).toBeHidden();
   await saved(page);
   await page.reload();

@@ -10,19 +10,26 @@ import type { PlanEdit } from './planEdit';
  * @param pourIndex of the pour whose lines they are
  */
 export function timesDoses(lines: readonly SheetLine[], pourIndex: number, factor: number): PlanEdit[] {
-  const doses = new Map<string, { pourIndex: number; doseIndex: number; ofBase: number; text: string }>();
+  const doses = new Map<
+    string,
+    { pourIndex: number; doseIndex: number; ofBase: number; text: string | null }
+  >();
   for (const line of lines) {
     if (line.wets) continue;
     const at = { pourIndex: pourOfLine(line, pourIndex), doseIndex: line.doseIndex };
     const key = `${at.pourIndex} ${at.doseIndex}`;
-    doses.set(key, { ...at, ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase, text: line.text });
+    doses.set(key, {
+      ...at,
+      ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase,
+      text: line.saidAs === 'relation' ? null : line.text,
+    });
   }
   const rounding = factor < 1 ? 'down' : 'up';
   return [...doses.values()].map(({ ofBase, text, ...at }) => ({
     kind: 'set-dose',
     ...at,
     text:
-      scaledText(text, factor, rounding) ??
+      (text && scaledText(text, factor, rounding)) ??
       `${writeFigure(Math.min(100, ofBase * factor * 100), 4, rounding)} %`,
   }));
 }

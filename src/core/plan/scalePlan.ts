@@ -1,8 +1,10 @@
 import { fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
+import { PARTS_OF_ONE } from '../units/counting';
 import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
+import { scaledText } from '../units/scaledText';
 import { writeQuantity } from '../units/writeQuantity';
-import { type Dose, type Plan, retyped } from './plan';
+import { type Dose, type Plan, readsOtherwise, retyped } from './plan';
 import type { PourSize } from './pourSize';
 
 /** True for a dose of a fixed amount, which does not follow the base by itself. */
@@ -47,8 +49,10 @@ export function scaleFixedDoses(plan: Plan, factor: number): Plan {
 function scaleDose(each: Dose, factor: number): Dose {
   const { means } = each;
   if (means === null || factor === 1) return each;
-  const scaled = scaledQuantity(means, factor);
-  return scaled === means ? each : retyped(each, writeQuantity(scaled));
+  if (!isFixedDose(each)) return each;
+  // In the unit that it was typed in, where its text says what it means.
+  const text = readsOtherwise(each) ? null : scaledText(each.text, factor, 'nearest');
+  return retyped(each, text ?? writeQuantity(scaledQuantity(means, factor)));
 }
 
 function scaledQuantity(means: Quantity, factor: number): Quantity {
@@ -59,17 +63,11 @@ function scaledQuantity(means: Quantity, factor: number): Quantity {
   return isCounted(means) ? scaledAmount(means, factor) : means;
 }
 
-/** Brought to what can be counted: whole drops and capsules, half scoops, eighths of a block. Our own assumption. */
-const PARTS_OF_ONE: Partial<Record<Counted['kind'], number>> = {
-  drops: 1,
-  capsules: 1,
-  scoops: 2,
-  blocks: 8,
-};
-
 function scaledAmount(amount: Counted, factor: number): Counted {
   const size = sizeOf(amount) * factor;
-  const parts = PARTS_OF_ONE[amount.kind];
+  const parts = amount.kind === 'mass' || amount.kind === 'volume' ? null : PARTS_OF_ONE[amount.kind];
   const scaled = amountOf(amount.kind, parts ? Math.max(1, Math.round(size * parts)) / parts : size);
-  return amount.kind === 'mass' && amount.approximate ? { ...scaled, ...{ approximate: true } } : scaled;
+  return amount.kind === 'mass' && amount.approximate
+    ? { kind: 'mass', massG: size, approximate: true }
+    : scaled;
 }

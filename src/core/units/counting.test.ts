@@ -6,6 +6,7 @@ import { showCount } from '../../words/en/units/showCount';
 import { byEyeWords } from '../../words/en/work/byEyeWords';
 import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { scalePlan } from '../plan/scalePlan';
 import { COUNT_UNITS, countedIn, countFor } from './counting';
 import { scaledText } from './scaledText';
 
@@ -97,4 +98,27 @@ test('a dose is brought down in the unit that it was typed in', () => {
   const { findings } = reviewPlan(planFile([{ doses: [[fragrance({ densityGPerMl: 1 }), '600 drops']] }]));
   const edit = findings.find(({ code }) => code === 'fragrance-over-cap')?.fix?.[0];
   assert.match(edit?.kind === 'set-dose' ? edit.text : '', /^3\d\d drops$/);
+});
+
+test('with more pieces a dose grows in the unit that it was typed in, in whole counts', () => {
+  const scaled = (text: string, pieces: number) => {
+    const file = planFile([{ doses: [[fragrance(), text]] }]);
+    return scalePlan(file.plan, pieces, file.mold).pours[0]?.doses[0]?.text;
+  };
+  for (const [text, pieces, grown] of [
+    ['1 tsp', 12, '2 tsp'],
+    ['half a teaspoon', 12, '1 teaspoon'],
+    ['0.27 oz', 12, '0.54 oz'],
+    ['6 g', 3, '3 g'],
+    ['2 drops', 10, '3 drops'],
+    ['1 drop', 2, '1 drop'],
+    ['¼ block', 9, '0.375 block'],
+    ['a dozen drops', 12, '24 drops'],
+    ['1 lb 4 oz', 12, '1133.980925 g'],
+    ['about 5 g', 12, 'about 10 g'],
+    ['6–9 drops', 12, '12–18 drops'],
+    ['2 %', 12, '2 %'],
+    ['to taste', 12, 'to taste'],
+  ] as const)
+    assert.equal(scaled(text, pieces), grown, text);
 });

@@ -48,13 +48,13 @@ function unitOfAmount({ kind }: Counted, text: string): CountUnit | null {
   return kind;
 }
 
-/** Whole drops and capsules, half scoops, eighths of a block or a teaspoon, quarters of the rest. Our own assumption. */
-const PARTS = { drops: 1, capsules: 1, scoops: 2, blocks: 8 } as const;
+/** What is counted comes in whole drops and capsules, half scoops, eighths of a block. Our own assumption. */
+export const PARTS_OF_ONE = { drops: 1, capsules: 1, scoops: 2, blocks: 8 } as const;
 
 /** The unit that so much is counted in: the largest spoon that it fills to a quarter at least. */
 export function countedIn({ unit, gPerOne }: CountedOut, massG: number): CountedIn {
   if (unit === 'millilitres') return { unit: 'mL', gPerOne, parts: massG / gPerOne < 10 ? 10 : 2 };
-  if (unit !== 'spoons') return { unit, gPerOne, parts: PARTS[unit] };
+  if (unit !== 'spoons') return { unit, gPerOne, parts: PARTS_OF_ONE[unit] };
   const volumeMl = massG / gPerOne;
   if (volumeMl >= ML_PER_US_CUP / 4 - 1e-9)
     return { unit: 'cup', gPerOne: gPerOne * ML_PER_US_CUP, parts: 8 };

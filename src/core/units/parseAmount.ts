@@ -57,7 +57,9 @@ function term(text: string): Read {
   const number = spokenNumber(text);
   if (!number.success) {
     const bare = unitAtHead(text);
-    return bare && /^(?:\/|per\b)/i.test(bare.rest) ? ok(of(1, bare.unit, bare.rest)) : number;
+    return bare && /^(?:\/|per\b)/i.test(bare.rest)
+      ? ok({ amount: amountIn(1, bare.unit), rest: bare.rest })
+      : number;
   }
   const rest = number.data.rest.trim();
   const times = /^(?:[x×*]|times\b)\s*(.*)$/i.exec(rest);
@@ -88,19 +90,20 @@ function unitFrom(value: number, text: string): Read {
   const heaped = before?.[2] || behind?.[2] ? HEAPED : 1;
   let rest = found.rest.slice(behind?.[0].length ?? 0).replace(SAYS_NOTHING, '');
   if (found.unit.kind !== 'ofBase') rest = rest.replace(OF_WHAT, '').replace(SAYS_NOTHING, '');
-  return ok(of(value * heaped, found.unit, rest.trim()));
+  return ok({ amount: amountIn(value * heaped, found.unit), rest: rest.trim() });
 }
 
-function of(value: number, unit: Unit, rest: string): AmountRead {
+/** So many of a unit. */
+export function amountIn(value: number, unit: Unit): Amount {
   switch (unit.kind) {
     case 'ofBase':
-      return { amount: { kind: 'ofBase', fractionOfBase: value * unit.share }, rest };
+      return { kind: 'ofBase', fractionOfBase: value * unit.share };
     case 'mass':
-      return { amount: amountOf('mass', value * unit.massG), rest };
+      return amountOf('mass', value * unit.massG);
     case 'volume':
-      return { amount: amountOf('volume', value * unit.volumeMl), rest };
+      return amountOf('volume', value * unit.volumeMl);
     default:
-      return { amount: amountOf(unit.kind, value), rest };
+      return amountOf(unit.kind, value);
   }
 }
 
@@ -112,7 +115,7 @@ function multiplied(amount: Amount, by: number): Amount {
 
 function added(one: Amount, other: Amount): Amount | undefined {
   if (one.kind === 'ofBase' || other.kind === 'ofBase')
-    return one.kind === other.kind && one.kind === 'ofBase' && other.kind === 'ofBase'
+    return one.kind === 'ofBase' && other.kind === 'ofBase'
       ? { kind: 'ofBase', fractionOfBase: one.fractionOfBase + other.fractionOfBase }
       : undefined;
   return one.kind === other.kind ? amountOf(one.kind, sizeOf(one) + sizeOf(other)) : undefined;

@@ -1,13 +1,13 @@
 import { fail, ok, type Result } from '../result';
-import { parseAmount } from './parseAmount';
+import { amountIn, LARGEST, parseAmount } from './parseAmount';
 import { parseRange } from './parseRange';
 import { parseRate, share } from './parseRate';
 import { parseRelation } from './parseRelation';
 import { plainPhrase } from './plainPhrase';
-import type { Quantity, QuantityKind, SingleQuantity } from './quantity';
+import { type Quantity, type QuantityKind, type SingleQuantity, sizeOf } from './quantity';
 import type { QuantityFault } from './quantityFault';
 import { spokenNumber } from './spokenNumber';
-import { TO_TASTE } from './units';
+import { TO_TASTE, unitNamed } from './units';
 
 /** The longest text worth reading; every quantity in use is far shorter. */
 export const LONGEST_QUANTITY = 80;
@@ -56,7 +56,21 @@ export function parseQuantity(text: string, kinds: readonly QuantityKind[] = ALL
   return fail({ code: read.data.kind === 'range' ? 'range' : 'unit-not-for-this', found: typed });
 }
 
+/** `6 g`, `2.5 %`, `20mL`: nearly all that is typed, so it need not be looked at in every other way. */
+const PLAIN = /^(\d{1,9}(?:\.\d{1,9})?) ?(%|\p{L}+)$/u;
+
+function plainAmount(typed: string): Read | undefined {
+  const [, figure = '', name = ''] = PLAIN.exec(typed) ?? [];
+  const unit = unitNamed(name);
+  if (!unit || Number(figure) > LARGEST) return undefined;
+  const amount = amountIn(Number(figure), unit);
+  if (amount.kind !== 'ofBase' && sizeOf(amount) > LARGEST) return undefined;
+  return parseRate(amount, '', typed);
+}
+
 function readPhrase(typed: string): Read {
+  const plain = plainAmount(typed);
+  if (plain) return plain;
   if (/^[-−–]/.test(typed)) return fail({ code: 'negative', found: typed });
   if (TO_TASTE.names.includes(typed.toLowerCase())) return ok({ kind: 'toTaste' });
   return parseRelation(typed) ?? ratio(typed) ?? parseRange(typed, single) ?? single(typed);
@@ -72,6 +86,7 @@ const OF_PARTS = /^(?:in|to|per|for|of)\s+(.+?)(?:\s+parts?)?(?:\s+(?:of )?(?:th
 
 /** `1:50`, `3 parts in 100`, `20 parts per thousand`: of the base. Undefined for everything else. */
 function ratio(typed: string): Read | undefined {
+  if (!/:|\bparts?\b/i.test(typed)) return undefined;
   const first = spokenNumber(typed);
   if (!first.success) return undefined;
   const behind = first.data.rest.trim();

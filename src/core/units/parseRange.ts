@@ -1,12 +1,14 @@
 import { fail, ok, type Result } from '../result';
 import { parseAmount } from './parseAmount';
-import type { Quantity, SingleQuantity } from './quantity';
+import { figureOf, type Quantity, type SingleQuantity } from './quantity';
 import type { QuantityFault } from './quantityFault';
 import { spokenNumber } from './spokenNumber';
 
 type Read = Result<Quantity, QuantityFault>;
 type ReadSingle = (typed: string) => Result<SingleQuantity, QuantityFault>;
 
+/** Without any of these it is no range. */
+const MAY_RANGE = /[-–—…]|\b(?:to|or|and)\b/i;
 const TO = /^(?:[-–—]|…|(?:to|or)\b)\s*/i;
 
 /** “2 g to 3 g” is a range, “2 g to 100 g” a rate; between the two nobody can tell. */
@@ -15,6 +17,7 @@ const SURELY_RATE = 5;
 
 /** Reads `6–9 drops`, `¼ to ½ tsp per lb`, `5 g or 6 g`, `between 6 and 9 drops`. Undefined for everything else. */
 export function parseRange(text: string, single: ReadSingle): Read | undefined {
+  if (!MAY_RANGE.test(text)) return undefined;
   const typed = text.replace(/^(?:between|from) (.+?) (?:and|to) /i, '$1 to ');
   const first = spokenNumber(typed);
   if (!first.success) return undefined;
@@ -54,9 +57,4 @@ function range(least: ReturnType<ReadSingle>, most: ReturnType<ReadSingle>, type
     return fail({ code: 'range', found: typed });
   if (figureOf(least.data) >= figureOf(most.data)) return fail({ code: 'range', found: typed });
   return ok({ kind: 'range', least: least.data, most: most.data });
-}
-
-function figureOf(quantity: SingleQuantity): number {
-  const inner = quantity.kind === 'perPiece' || quantity.kind === 'perBase' ? quantity.amount : quantity;
-  return Object.values(inner).find((value) => typeof value === 'number') ?? 0;
 }

@@ -8,6 +8,8 @@ const LARGEST_FACTOR = 1e6;
 
 const SAME =
   /^(?:=|(?:the )?same (?:amount |weight |quantity )?(?:as|of)\b|as much as\b|equal (?:parts? |amounts? |weights? )?(?:with|to|as|of)\b|1\s?:\s?1 (?:with |to )?(?=\p{L}))\s*(.*)$/iu;
+/** Without any of these it is no relation, whatever else it is. */
+const MAY_RELATE = /[=x×*]|\b(?:of|the|times|twice|double|thrice|triple|same|much|equal)\b|1\s?:\s?1/i;
 const TIMES: readonly [RegExp, number][] = [
   [/^(?:twice|double|two times)\s+(.+)$/i, 2],
   [/^(?:thrice|triple|three times)\s+(.+)$/i, 3],
@@ -27,6 +29,7 @@ type Read = Result<Quantity, QuantityFault>;
  * `same as honey`, `50 % of the fragrance`. Undefined for everything else.
  */
 export function parseRelation(typed: string): Read | undefined {
+  if (!MAY_RELATE.test(typed)) return undefined;
   const same = SAME.exec(typed);
   if (same) return named(1, same[1] ?? '', typed);
   for (const [pattern, factor] of TIMES) {

@@ -28,6 +28,27 @@ export function sizeOf(amount: Counted): number {
   }
 }
 
+/** The figure of what comes to one, whatever it is said of: grams, drops for a gram of base, a fraction, a factor. */
+export function figureOf(quantity: SingleQuantity): number {
+  switch (quantity.kind) {
+    case 'perPiece':
+    case 'perBase':
+      return sizeOf(quantity.amount);
+    case 'ofBase':
+      return quantity.fractionOfBase;
+    case 'volumePerBase':
+      return quantity.mlPerBaseG;
+    case 'dropsPerBase':
+      return quantity.dropsPerBaseG;
+    case 'blocksPerBase':
+      return quantity.blocksPerBaseG;
+    case 'times':
+      return quantity.factor;
+    default:
+      return sizeOf(quantity);
+  }
+}
+
 /** The same kind of amount of another size. */
 export function amountOf(kind: Counted['kind'], size: number): Counted {
   switch (kind) {

@@ -1,51 +1,47 @@
+import { countUnitOf, PARTS_OF_ONE } from './counting';
 import { parseQuantity } from './parseQuantity';
-import { type SingleQuantity, sizeOf } from './quantity';
+import { figureOf, type SingleQuantity } from './quantity';
 import { spokenNumber } from './spokenNumber';
 import { writeFigure } from './writeQuantity';
 
-/** What is counted comes in whole drops and capsules, half scoops and eighths of a block. */
-const DECIMALS = 4;
-const PARTS: readonly [RegExp, number][] = [
-  [/^\s*(?:drop|capsule|gtt)/i, 1],
-  [/^\s*scoop/i, 2],
-  [/^\s*(?:colou?r )?block/i, 8],
-];
+const DECIMALS = { nearest: 6, down: 4, up: 4 } as const;
+const SAME_WITHIN = 1e-9;
 
 /**
- * A dose's text times a factor in the unit that it was typed in: `14 drops` times 0.95 is `13 drops`.
+ * A dose's text times a factor in the unit that it was typed in: `14 drops` times 0.95 is `13 drops`, `1 tsp` times 2 is
+ * `2 tsp`. What is counted comes in whole counts.
  *
  * @param rounding 'down' where a limit must not be passed, 'up' where a least must be reached
  * @returns null where the text is no single figure with its unit, or nothing would be left of it
  */
-export function scaledText(text: string, factor: number, rounding: 'down' | 'up'): string | null {
+export function scaledText(text: string, factor: number, rounding: 'nearest' | 'down' | 'up'): string | null {
   const before = single(text);
   const number = spokenNumber(text.trim());
   if (!before || !number.success) return null;
   const { value, rest } = number.data;
-  const parts = PARTS.find(([pattern]) => pattern.test(rest))?.[1];
-  const figure = parts
-    ? writeFigure(Number(writeFigure(value * factor * parts, 0, rounding)) / parts, DECIMALS)
-    : writeFigure(value * factor, DECIMALS, rounding);
-  const scaled = `${figure}${/^[\s%]/.test(rest) ? '' : ' '}${rest}`;
-  const after = single(scaled);
-  if (!after || after.kind !== before.kind) return null;
-  const by = figureOf(after) / figureOf(before);
-  const isWithin = rounding === 'down' ? by <= factor * (1 + 1e-9) : by >= factor * (1 - 1e-9);
-  return isWithin && by > 0 ? scaled : null;
+  const scaled = scaledFigure(value * factor, partsOf(before, text), rounding);
+  const written = `${scaled}${/^[\s%]/.test(rest) ? '' : ' '}${rest}`;
+  const after = single(written);
+  if (!after || after.kind !== before.kind || !(Number(scaled) > 0)) return null;
+  // “1 lb 4 oz” is more than its first figure.
+  const by = figureOf(after) / figureOf(before) / (Number(scaled) / value);
+  return Math.abs(by - 1) < SAME_WITHIN ? written : null;
+}
+
+function scaledFigure(value: number, parts: number | null, rounding: 'nearest' | 'down' | 'up'): string {
+  if (parts === null) return writeFigure(value, DECIMALS[rounding], rounding);
+  const counts = Number(writeFigure(value * parts, 0, rounding));
+  return writeFigure((rounding === 'nearest' ? Math.max(1, counts) : counts) / parts, DECIMALS[rounding]);
+}
+
+/** null for what has no finest part: weights, spoons, millilitres. */
+function partsOf(quantity: SingleQuantity, text: string): number | null {
+  const unit = countUnitOf(quantity, text);
+  return unit === null || unit === 'spoons' || unit === 'millilitres' ? null : PARTS_OF_ONE[unit];
 }
 
 function single(text: string): SingleQuantity | null {
   const parsed = parseQuantity(text);
   if (!parsed.success || parsed.data.kind === 'range' || parsed.data.kind === 'toTaste') return null;
   return parsed.data.kind === 'times' ? null : parsed.data;
-}
-
-function figureOf(quantity: SingleQuantity): number {
-  switch (quantity.kind) {
-    case 'perPiece':
-    case 'perBase':
-      return sizeOf(quantity.amount);
-    default:
-      return Object.values(quantity).find((value) => typeof value === 'number') ?? 0;
-  }
 }

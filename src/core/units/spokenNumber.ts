@@ -39,11 +39,16 @@ const WORD = new RegExp(`^(?:${WHOLE_WORDS})(?![\\p{L}\\p{N}])`, 'iu');
 const AND_A_PART = new RegExp(`^\\s+and (?:an? |one )?${PART}\\b${OF_ONE}`, 'i');
 const AND_FRACTION = /^\s+and (?=\d+\s*[/⁄]\s*\d|[½⅓⅔¼¾⅛⅜⅝⅞])/i;
 
+/** A number in figures, which no “quarters” follow. */
+const IN_FIGURES = new RegExp(`^[\\d.,½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞](?!\\d*[ -]${PART})`, 'i');
+const GOES_ON = /^\s*(?:an? |and |dozen|hundred|thousand)/i;
+
 /**
  * Reads the number at the head of a phrase, in figures or in words: `1½`, `half a`, `three quarters of a`, `one and a
  * half`, `a`, `a dozen`.
  */
 export function spokenNumber(text: string): Result<NumberRead, NumberFault> {
+  if (IN_FIGURES.test(text)) return withMore(parseNumber(text));
   const fraction = FRACTION.exec(text);
   if (fraction) {
     const [matched, count = 'one', part = ''] = fraction;
@@ -52,9 +57,13 @@ export function spokenNumber(text: string): Result<NumberRead, NumberFault> {
   const many = manyTimes(1, text);
   if (many) return ok(many);
   const word = WORD.exec(text)?.[0];
-  const whole =
-    word === undefined ? parseNumber(text) : ok({ value: numberOf(word), rest: text.slice(word.length) });
-  if (!whole.success) return whole;
+  if (word === undefined) return parseNumber(text);
+  return withMore(ok({ value: numberOf(word), rest: text.slice(word.length) }));
+}
+
+/** What goes on behind a number: `and a half`, `and 1/2`, `dozen`. */
+function withMore(whole: Result<NumberRead, NumberFault>): Result<NumberRead, NumberFault> {
+  if (!whole.success || !GOES_ON.test(whole.data.rest)) return whole;
   const { value, rest } = whole.data;
   const more = AND_A_PART.exec(rest);
   if (more) return ok({ value: value + 1 / partOf(more[1] ?? ''), rest: rest.slice(more[0].length) });

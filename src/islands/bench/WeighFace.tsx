@@ -2,9 +2,10 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { SheetLine } from '../../core/plan/sheet';
 import type { TaskState } from '../../core/run/progress';
 import { lineOfTask, typedWeight } from '../../core/run/typedWeight';
+import type { CountedOut } from '../../core/units/counting';
 import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
-import { countParts } from '../../words/en/units/showCount';
+import { countParts, showCount } from '../../words/en/units/showCount';
 import { byEyeLimit } from '../../words/en/work/byEyeWords';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
@@ -72,14 +73,16 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
           </div>
           <p id="scale-says" className={`min-h-8 text-lg ${isBad ? 'text-error' : ''}`} aria-live="polite">
             {weighedG !== null
-              ? deviationText(weighedG, targetG, showing)
+              ? deviationText(weighedG, targetG, line?.counted ?? null, showing)
               : isBad
                 ? !parsed.success
                   ? explainQuantityFault(parsed.error, ['mass'])
                   : counted
                     ? 'Nothing counted yet: write how many went in.'
                     : 'Nothing on the scale yet: write the weight that it shows.'
-                : ''}
+                : counted
+                  ? `Or its weight, such as ${showMass(targetG, showing)}.`
+                  : ''}
           </p>
           <DeviationBand weighedG={weighedG} targetG={targetG} />
         </div>
@@ -174,9 +177,16 @@ function plannedAs({ text, wets, blend, leaves }: SheetLine): string {
 
 const AS_AIMED = 0.0005;
 
-function deviationText(weighedG: number, targetG: number, showing: Showing): string {
+function deviationText(
+  weighedG: number,
+  targetG: number,
+  counted: CountedOut | null,
+  showing: Showing,
+): string {
   const deviation = (weighedG - targetG) / targetG;
-  if (Math.abs(deviation) < AS_AIMED) return 'Just as aimed at.';
+  const isAsCounted =
+    counted !== null && showCount(counted, weighedG, showing) === showCount(counted, targetG, showing);
+  if (isAsCounted || Math.abs(deviation) < AS_AIMED) return 'Just as aimed at.';
   const share = showPercent(Math.abs(deviation), showing.locale);
   return `${share} ${deviation > 0 ? 'more' : 'less'}: ${showMass(Math.abs(weighedG - targetG), showing)} ${deviation > 0 ? 'over' : 'short'}.`;
 }

@@ -110,6 +110,7 @@ const FIELD_NAMES: Record<string, string> = {
   size: 'size',
   way: 'how it is poured',
   embeds: 'what is set in',
+  seen: 'Marked as seen',
 };
 
 function placeName({ path: [field, pour, inPour, dose, ofDose] }: Difference): string {

@@ -55,10 +55,10 @@ export default memo(
             <button
               type="button"
               className="btn btn-ghost btn-sm mt-1 min-h-11 font-normal"
-              aria-label={`Seen: ${title}`}
+              aria-label={`Mark as seen: ${title}`}
               onClick={() => onSeen([finding])}
             >
-              Seen
+              Mark as seen
             </button>
           )}
         </p>

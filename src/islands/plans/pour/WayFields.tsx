@@ -1,11 +1,11 @@
-import { dropMass } from '../../../core/materials/defaults';
 import { leaningAreaMm2, leaningCapacityMl, surfaceOf } from '../../../core/molds/lean';
 import { isKnown } from '../../../core/molds/shape';
 import { goOnInJug } from '../../../core/plan/goOnInJug';
 import { pourLetter } from '../../../core/plan/plan';
 import type { PourWay } from '../../../core/plan/pourWay';
 import type { SheetLine, SheetPour } from '../../../core/plan/sheet';
-import { type Showing, showMass, showNumber, showVolume } from '../../../core/units/showQuantity';
+import { type Showing, showNumber, showVolume } from '../../../core/units/showQuantity';
+import { showAmountOut } from '../../../words/en/units/showCount';
 import { FigureField } from '../../shared/FigureField';
 import { useShowing } from '../../shared/showing';
 import { Tick } from '../../shared/Tick';
@@ -173,13 +173,9 @@ function AddBefore({ pour, letter }: { pour: SheetPour; letter: string }) {
   );
 }
 
-/** In grams, and in drops where it was said so. */
-function addedWords({ material, text, addG }: SheetLine, showing: Showing): string {
-  const amount = `${addG < 0 ? '−' : '+'} ${showMass(Math.abs(addG), showing)}`;
-  const drops = /drop/i.test(text)
-    ? ` (${showNumber(Math.abs(addG) / dropMass(material).value, 1, showing.locale, 0)} drops)`
-    : '';
-  return `${amount}${drops} ${material.name}`;
+/** In counts where it was said so, with the grams. */
+function addedWords({ material, counted, addG }: SheetLine, showing: Showing): string {
+  return `${addG < 0 ? '−' : '+'} ${showAmountOut(counted, Math.abs(addG), showing)} ${material.name}`;
 }
 
 function leaningOf({ lean }: PourWay): Leaning {
