@@ -10,8 +10,8 @@ export type Fold = (typeof FOLDS)[number];
 export type Told =
   | { kind: 'one'; finding: Finding }
   | { kind: 'fold'; fold: Fold; findings: Finding[] }
-  /** The same caution about several materials. */
-  | { kind: 'same'; code: FindingCode; findings: Finding[] };
+  /** Cautions about several materials whose safety nobody can tell, for want of a fact. */
+  | { kind: 'unknown'; findings: Finding[] };
 
 const FOLD_OF: Partial<Record<FindingCode, Fold>> = {
   'facts-missing': 'figures',
@@ -28,6 +28,7 @@ const FOLD_OF: Partial<Record<FindingCode, Fold>> = {
   'stabiliser-out-of-step': 'looks',
   'dye-bleeds': 'looks',
   'botanical-browns': 'looks',
+  'solids-move': 'looks',
   'below-working-range': 'looks',
   overdone: 'looks',
   'too-much-colour': 'looks',
@@ -59,22 +60,26 @@ function costRank(code: FindingCode): number {
   return rank < 0 ? COST.length : rank;
 }
 
-/** Stops one by one, then cautions by what they cost, the same ones together, then notes on one line a kind. */
+/** Stops one by one, then cautions by what they cost, those for want of a fact together, then notes on one line a kind. */
 export function foldFindings(findings: readonly Finding[]): Told[] {
   const of = (severity: Finding['severity']) =>
     bySeverity(findings).filter((each) => each.severity === severity);
   const stops = of('stop').map((finding): Told => ({ kind: 'one', finding }));
-  return [...stops, ...sameTogether(of('caution')), ...notesTogether(of('note'))];
+  return [...stops, ...unknownTogether(of('caution')), ...notesTogether(of('note'))];
 }
 
-function sameTogether(cautions: readonly Finding[]): Told[] {
+/** A limit or a grain that the shelf does not know. */
+function isUnknown(finding: Finding): boolean {
+  return finding.code === 'unknown-limit' || (finding.code === 'grit-too-coarse' && finding.grainMm === null);
+}
+
+function unknownTogether(cautions: readonly Finding[]): Told[] {
   const sorted = [...cautions].sort((a, b) => costRank(a.code) - costRank(b.code));
-  return [...new Set(sorted.map(({ code }) => code))].flatMap((code): Told[] => {
-    const same = sorted.filter((each) => each.code === code);
-    const [finding] = same;
-    if (code !== 'unknown-limit' || same.length < 2 || !finding)
-      return same.map((each) => ({ kind: 'one', finding: each }));
-    return [{ kind: 'same', code, findings: same }];
+  const unknown = sorted.filter(isUnknown);
+  if (unknown.length < 2) return sorted.map((finding) => ({ kind: 'one', finding }));
+  return sorted.flatMap((finding): Told[] => {
+    if (finding === unknown[0]) return [{ kind: 'unknown', findings: unknown }];
+    return isUnknown(finding) ? [] : [{ kind: 'one', finding }];
   });
 }
 

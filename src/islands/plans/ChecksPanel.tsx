@@ -3,7 +3,7 @@ import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import type { Finding } from '../../core/checks/finding';
 import { foldFindings, type Told } from '../../core/checks/foldFindings';
 import { isSeen, type Seen } from '../../core/checks/seenFindings';
-import { foldWords, sameWords } from '../../words/en/findings/foldWords';
+import { foldWords, unknownWords } from '../../words/en/findings/foldWords';
 import { useStable } from '../shared/useStable';
 import { LOOK } from './findingLook';
 
@@ -52,7 +52,7 @@ export const ChecksPanel = memo(function ChecksPanel({ findings, seen, onFix, on
               </Suspense>
             ) : (
               <FoldedItem
-                key={each.kind === 'fold' ? each.fold : each.code}
+                key={each.kind === 'fold' ? each.fold : each.kind}
                 told={each}
                 onFix={fix}
                 onSeen={see}
@@ -88,7 +88,7 @@ function FoldedItem({ told, onFix, onSeen }: FoldedProps) {
           <Icon size={18} className={`${colour} shrink-0`} aria-hidden="true" />
           <span className="flex-1">
             <span className={colour}>{word}:</span>{' '}
-            {told.kind === 'fold' ? foldWords(told.fold, findings) : sameWords(findings)}
+            {told.kind === 'fold' ? foldWords(told.fold, findings) : unknownWords(findings)}
           </span>
           <ChevronRight size={16} className="shrink-0 group-open:rotate-90" aria-hidden="true" />
         </summary>

@@ -134,7 +134,7 @@ function DoseHead({ unit }: { unit: string }) {
         <th scope="col" className="w-32">
           Dose
         </th>
-        <th scope="col" className="w-20 text-right">
+        <th scope="col" className="w-24 text-right">
           {unit}
         </th>
         <th scope="col" className="w-20 text-right">

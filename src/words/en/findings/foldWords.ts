@@ -26,7 +26,8 @@ export function foldWords(fold: Fold, findings: readonly Finding[]): string {
   return `Figures not known: ${listed(unknown)}`;
 }
 
-/** The same caution about several materials in one line. */
-export function sameWords(findings: readonly Finding[]): string {
-  return `Cannot tell whether ${counted(findings.length, 'material is', 'materials are')} safe at this dose: ${listed(findings.map(({ about }) => about))}`;
+/** Cautions for want of a fact in one line: which materials nobody can tell about. */
+export function unknownWords(findings: readonly Finding[]): string {
+  const names = [...new Set(findings.map(({ about }) => about))];
+  return `Cannot tell whether ${counted(names.length, 'material is', 'materials are')} safe as dosed: ${listed(names)}`;
 }
