@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test';
-import { CHROMIUM } from './ensureChromium.mjs';
+import { chromiumPath } from './ensureChromium.mjs';
 
 /** Switches for a headless Chromium that asks nothing of the network. */
 export const CHROMIUM_SWITCHES = [
@@ -13,5 +13,5 @@ export const CHROMIUM_SWITCHES = [
 ];
 
 export function launchChromium() {
-  return chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_SWITCHES });
+  return chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_SWITCHES });
 }

@@ -2,7 +2,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_SWITCHES } from '../../scripts/browser.mjs';
-import { CHROMIUM } from '../../scripts/ensureChromium.mjs';
+import { chromiumPath } from '../../scripts/ensureChromium.mjs';
 
 const PORT = 4390;
 
@@ -19,7 +19,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     locale: 'en-GB',
     launchOptions: {
-      executablePath: CHROMIUM,
+      executablePath: chromiumPath(),
       args: CHROMIUM_SWITCHES,
     },
   },
