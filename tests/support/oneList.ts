@@ -8,10 +8,12 @@ import { progress } from '../../src/core/run/progress';
 import { type Snapshot, snapshotSchema } from '../../src/core/run/snapshot';
 import { makePourPlan } from '../../src/core/schedule/makePourPlan';
 import type { PourPlan } from '../../src/core/schedule/pourPlan';
-import { describeFinding } from '../../src/words/en/findings/describeFinding';
+import { allFindingWords } from '../../src/words/en/findings/findingWords';
 import { taskName } from '../../src/words/en/work/taskName';
 import { taskRows } from '../../src/words/en/work/taskRows';
 import { taskSentence } from '../../src/words/en/work/taskSentence';
+
+const describeFinding = await allFindingWords();
 
 const METRIC = { system: 'metric', locale: 'en' } as const;
 const HOLE = /undefined|NaN|null|Infinity|\[object/;

@@ -43,5 +43,5 @@ await build({
   root: fileURLToPath(new URL('../..', import.meta.url)),
   outDir: process.argv[2],
   logLevel: 'error',
-  vite: { plugins: [pseudoWords()] },
+  vite: { plugins: [pseudoWords()], build: { minify: 'esbuild' } },
 });

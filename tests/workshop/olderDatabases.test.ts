@@ -10,12 +10,14 @@ import { sectionOf } from '../../src/core/section/section';
 import { recordEvent } from '../../src/server/runs';
 import { planView } from '../../src/server/views';
 import { openWorkshop } from '../../src/server/workshop';
-import { describeFinding } from '../../src/words/en/findings/describeFinding';
+import { allFindingWords } from '../../src/words/en/findings/findingWords';
 import { taskSentence } from '../../src/words/en/work/taskSentence';
 import { OLDER_STEPS, writeOlderDatabase } from '../support/olderDatabases';
 import { isClose } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
 import { temporaryFolder } from '../support/server';
+
+const describeFinding = await allFindingWords();
 
 const METRIC = { system: 'metric', locale: 'en' } as const;
 

@@ -17,11 +17,13 @@ import { runningShort } from '../../src/server/runningShort';
 import { startRun } from '../../src/server/runs';
 import { planView, viewContext } from '../../src/server/views';
 import type { Workshop } from '../../src/server/workshop';
-import { describeFinding } from '../../src/words/en/findings/describeFinding';
+import { allFindingWords } from '../../src/words/en/findings/findingWords';
 import { showClock } from '../../src/words/en/showClock';
 import { taskRows } from '../../src/words/en/work/taskRows';
 import { BOX, base, blend, fragrance, mold, pieces, planFile } from '../support/planFiles';
 import { emptyWorkshop, workshopWith } from '../support/workshops';
+
+const describeFinding = await allFindingWords();
 
 /** Text that a plain object has already, under any of which a record may be kept. */
 const NAMES_OF_OBJECTS = ['constructor', '__proto__', 'toString', 'valueOf', 'hasOwnProperty'];

@@ -3,11 +3,13 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { ofCode } from '../../../tests/support/findings';
 import { additive, base, fragrance, planFile } from '../../../tests/support/planFiles';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import type { DosedMaterial } from '../materials/material';
 import type { PlanFile } from '../plan/plan';
 import { applyFix } from './applyFix';
 import { hasStop, reviewPlan } from './review';
+
+const describeFinding = await allFindingWords();
 
 const codes = (file: PlanFile) =>
   reviewPlan(file).findings.map(({ code, severity }) => `${severity} ${code}`);

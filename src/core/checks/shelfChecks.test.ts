@@ -12,7 +12,7 @@ import {
   mold,
   planFile,
 } from '../../../tests/support/planFiles';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { DoseableMaterial } from '../materials/material';
 import type { PlanFile } from '../plan/plan';
@@ -21,6 +21,8 @@ import { applyFix } from './applyFix';
 import { compareFindings } from './compareFindings';
 import type { CheckContext, Finding, FindingCode } from './finding';
 import { reviewPlan } from './review';
+
+const describeFinding = await allFindingWords();
 
 const context = (
   over: Partial<CheckContext['rules']> = {},

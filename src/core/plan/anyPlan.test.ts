@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../../../tests/support/anyPlanFile';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { taskSentence } from '../../words/en/work/taskSentence';
 import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
@@ -12,6 +12,8 @@ import { meltsOf } from '../work/loads';
 import { tasksOf } from '../work/tasksOf';
 import { planFileSchema } from './planSchema';
 import { sheetSchema } from './sheetSchema';
+
+const describeFinding = await allFindingWords();
 
 const METRIC = { system: 'metric', locale: 'en' } as const;
 

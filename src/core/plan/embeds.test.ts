@@ -15,7 +15,7 @@ import {
   scrap,
   sheetOf,
 } from '../../../tests/support/planFiles';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { explainPieceSizeFault } from '../../words/en/plan/sizeFaults';
 import { reviewPlan } from '../checks/review';
 import { needOf } from '../stock/need';
@@ -23,6 +23,8 @@ import type { DraftEmbed } from './ids';
 import { parsePieceSize, writePieceSize } from './pieceSize';
 import { planFileSchema } from './planSchema';
 import type { Sheet } from './sheet';
+
+const describeFinding = await allFindingWords();
 
 const FIGURE = piece();
 const OFFCUTS = scrap();

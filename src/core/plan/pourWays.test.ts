@@ -11,13 +11,15 @@ import {
   planFile,
   sheetOf,
 } from '../../../tests/support/planFiles';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { hasStop, reviewPlan } from '../checks/review';
 import { type Section, sectionOf } from '../section/section';
 import { moveBoundary, moveBoundaryToGram } from './moveBoundary';
 import type { PlanFile } from './plan';
 import type { PourWay } from './pourWay';
 import type { Sheet } from './sheet';
+
+const describeFinding = await allFindingWords();
 
 const cavityMl = (sheet: Sheet) =>
   sheet.pours.map(({ intoMoldMl, displacedMl }) => (intoMoldMl + displacedMl) / 6);

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, base, colorant, fragrance, isClose, planFile, sheetOf } from '../../../tests/support/planFiles';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { meltsWords } from '../../words/en/work/meltsWords';
 import { applyFix } from '../checks/applyFix';
 import { hasStop, reviewPlan } from '../checks/review';
@@ -10,6 +10,8 @@ import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { type OmbreWish, ombrePlan } from '../plan/ombrePlan';
 import { contentOf, type Sheet } from '../plan/sheet';
 import { meltsOf } from '../work/loads';
+
+const describeFinding = await allFindingWords();
 
 const METRIC = { system: 'metric', locale: 'en' } as const;
 const DYE = colorant({

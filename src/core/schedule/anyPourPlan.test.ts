@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, base, fragrance, mold, planFile } from '../../../tests/support/planFiles';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { taskRows } from '../../words/en/work/taskRows';
 import { heatFindings } from '../checks/heat/heatReview';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
@@ -12,6 +12,8 @@ import type { PlanFile } from '../plan/plan';
 import { planFileSchema } from '../plan/planSchema';
 import { makePourPlan } from './makePourPlan';
 import { pourPlanSchema } from './pourPlan';
+
+const describeFinding = await allFindingWords();
 
 const SHOWING = { system: 'us', locale: 'de' } as const;
 

@@ -2,8 +2,10 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import test from 'node:test';
 import { findingSchema } from '../../core/checks/findingSchema';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { findingWithFields } from './finding';
+
+const describeFinding = await allFindingWords();
 
 interface Told {
   finding: { code: string; severity: string; mend: { edit: string }[] | null };

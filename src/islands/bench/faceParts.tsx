@@ -1,13 +1,12 @@
 import { showMass } from '../../core/units/showQuantity';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { FindingTitle } from '../shared/FindingTitle';
 import { useShowing } from '../shared/showing';
 import type { FaceProps } from './faceProps';
 
 export function Cautions({ cautions }: Pick<FaceProps, 'cautions'>) {
-  const showing = useShowing();
   return cautions.map((finding) => (
     <p key={`${finding.code} ${finding.about} ${finding.doseIndexes}`} className="text-warning font-semibold">
-      {describeFinding(finding, showing).title}
+      <FindingTitle found={finding} />
     </p>
   ));
 }
@@ -24,8 +23,8 @@ export function OverLimits({ over, sending, tasks, onTick }: FaceProps) {
         className="border-error my-1 flex flex-wrap items-center gap-3 rounded-lg border-2 p-2"
       >
         <p className="text-error flex-1 font-semibold">
-          {describeFinding(finding, showing).title}. {showMass(moreBaseG, showing)} more base brings it there;
-          or take some out.
+          <FindingTitle found={finding} />. {showMass(moreBaseG, showing)} more base brings it there; or take
+          some out.
         </p>
         {isWeighed && (
           <button

@@ -1,7 +1,6 @@
 import { memo } from 'react';
 import type { Finding } from '../../core/checks/finding';
-import { describeFinding } from '../../words/en/findings/describeFinding';
-import { useShowing } from '../shared/showing';
+import { useDescribed } from '../shared/useDescribed';
 import { LOOK } from './findingLook';
 
 /** Findings that the stock of the shelf would settle. */
@@ -17,8 +16,7 @@ interface ItemProps {
 /** One finding; drawn anew only when it says something else. */
 export default memo(
   function FindingItem({ finding, isInside = false, onFix, onSeen }: ItemProps) {
-    const showing = useShowing();
-    const { title, reason, fixLabel } = describeFinding(finding, showing);
+    const { title, reason, fixLabel } = useDescribed(finding);
     const { icon: Icon, word, colour } = LOOK[finding.severity];
     return (
       <li className={isInside ? '' : 'border-base-300 border-t pt-2 first:border-0 first:pt-0'}>

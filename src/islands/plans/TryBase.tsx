@@ -6,7 +6,7 @@ import type { Material } from '../../core/materials/material';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { showMass } from '../../core/units/showQuantity';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { FindingTitle } from '../shared/FindingTitle';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
@@ -34,7 +34,6 @@ export default function TryBase({ file, baseId, others, sheet, findings, context
     return { plan, ...reviewPlan({ ...file, plan }, context) };
   }, [file, baseId, chosen, others, context]);
   const changes = tried && compareFindings(findings, tried.findings);
-  const title = (finding: Finding) => describeFinding(finding, showing).title;
 
   return (
     <>
@@ -64,18 +63,18 @@ export default function TryBase({ file, baseId, others, sheet, findings, context
           )}
           <ul className="my-1 flex flex-col gap-1">
             {changes.came.map((finding) => (
-              <li key={`came ${title(finding)}`}>
-                <strong>{WORDS[finding.severity]} more:</strong> {title(finding)}
+              <li key={`came ${finding.id}`}>
+                <strong>{WORDS[finding.severity]} more:</strong> <FindingTitle found={finding} />
               </li>
             ))}
             {changes.changed.map(({ after }) => (
-              <li key={`changed ${title(after)}`}>
-                <strong>Now {WORDS[after.severity].toLowerCase()}:</strong> {title(after)}
+              <li key={`changed ${after.id}`}>
+                <strong>Now {WORDS[after.severity].toLowerCase()}:</strong> <FindingTitle found={after} />
               </li>
             ))}
             {changes.gone.map((finding) => (
-              <li key={`gone ${title(finding)}`} className="quiet">
-                <strong>No more:</strong> {title(finding)}
+              <li key={`gone ${finding.id}`} className="quiet">
+                <strong>No more:</strong> <FindingTitle found={finding} />
               </li>
             ))}
           </ul>

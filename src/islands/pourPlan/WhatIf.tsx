@@ -9,10 +9,10 @@ import { withFreezer, withMaking } from '../../core/plan/setMaking';
 import type { Sheet } from '../../core/plan/sheet';
 import type { PourPlan } from '../../core/schedule/pourPlan';
 import { type Showing, showTemperature } from '../../core/units/showQuantity';
-import { describeFinding } from '../../words/en/findings/describeFinding';
 import { rangeWords } from '../../words/en/lengthWords';
 import { usePlanPage } from '../plans/planContext';
 import { withPour } from '../plans/planEdits';
+import { FindingTitle } from '../shared/FindingTitle';
 import { useShowing } from '../shared/showing';
 import type { DetailsProps } from './detailsProps';
 import { BOND_WORDS } from './strip/bondWords';
@@ -226,7 +226,6 @@ function Changes({
   otherPlan,
 }: Pick<Props, 'sheet' | 'pourPlan'> & { other: Sheet; otherPlan: PourPlan }) {
   const { rules } = usePlanPage();
-  const showing = useShowing();
   const { gone, came } = compareFindings(
     heatFindings({ sheet, pourPlan, rules, now: null }),
     heatFindings({ sheet: other, pourPlan: otherPlan, rules, now: null }),
@@ -236,12 +235,12 @@ function Changes({
     <ul className="ml-4 list-disc">
       {came.map((finding) => (
         <li key={finding.id}>
-          <strong>New:</strong> {describeFinding(finding, showing).title}
+          <strong>New:</strong> <FindingTitle found={finding} />
         </li>
       ))}
       {gone.map((finding) => (
         <li key={`gone ${finding.id}`}>
-          <strong>Gone:</strong> {describeFinding(finding, showing).title}
+          <strong>Gone:</strong> <FindingTitle found={finding} />
         </li>
       ))}
     </ul>

@@ -6,8 +6,10 @@ import { endpoint } from '../../server/endpoint';
 import { pourPlanOf } from '../../server/pourPlan';
 import { readJson } from '../../server/readJson';
 import { workshop } from '../../server/workshop';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
 import { taskWords } from '../../words/en/work/taskWords';
+
+const describeFinding = await allFindingWords();
 
 /** The pour plan of a plan file by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {

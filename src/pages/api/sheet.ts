@@ -3,7 +3,9 @@ import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
 import { readJson } from '../../server/readJson';
 import { workshop } from '../../server/workshop';
-import { describeFinding } from '../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../words/en/findings/findingWords';
+
+const describeFinding = await allFindingWords();
 
 /** The sheet of a plan file and its findings by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {

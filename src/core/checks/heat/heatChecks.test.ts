@@ -13,7 +13,7 @@ import {
   scrap,
   sheetOf,
 } from '../../../../tests/support/planFiles';
-import { describeFinding } from '../../../words/en/findings/describeFinding';
+import { allFindingWords } from '../../../words/en/findings/findingWords';
 import { type HouseRules, USUAL_HOUSE_RULES } from '../../houseRules/houseRules';
 import { heatOfBase } from '../../materials/base';
 import { USUAL_MAKING } from '../../plan/making';
@@ -23,6 +23,8 @@ import { applyFix } from '../applyFix';
 import type { Finding, FindingCode } from '../finding';
 import { reviewPlan } from '../review';
 import { heatFindings, withHeat } from './heatReview';
+
+const describeFinding = await allFindingWords();
 
 const RUNS = 6;
 /** Checks of the sheet that need no run. */
