@@ -3,6 +3,7 @@ import { materialSchema } from '../core/materials/materialSchema';
 import { lotSchema } from '../core/stock/lotSchema';
 import { z } from '../core/zod';
 import { CSV_LIMITS } from '../formats/csv';
+import { allowMaterial } from './materials';
 import { invalidField } from './problem';
 import { conflict, saveRecord } from './records';
 import { addLot, saveLot } from './stock';
@@ -39,7 +40,9 @@ export function importShelf(workshop: Workshop, { materials, lots }: ShelfImport
         workshop.materials.insert(item, at);
         count.added++;
       } else {
-        saveRecord(workshop.materials, 'material', item, readAt, at);
+        saveRecord(workshop.materials, 'material', item, readAt, at, (before, after) =>
+          allowMaterial(workshop, before, after),
+        );
         count.changed++;
       }
     }

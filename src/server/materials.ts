@@ -1,5 +1,6 @@
+import type { Material } from '../core/materials/material';
 import { namedMaterials } from '../core/plan/plan';
-import { notFound, Problem } from './problem';
+import { invalidField, notFound, Problem } from './problem';
 import type { Workshop } from './workshop';
 
 /** Ids of all materials that a plan, a lot or a blend names. */
@@ -11,6 +12,19 @@ export function materialsInUse({ materials, plans, lots }: Workshop): Set<string
   for (const item of byId.values())
     if (item.kind === 'blend') for (const { materialId } of item.members) used.add(materialId);
   return used;
+}
+
+/**
+ * A plan that names a fragrance could not be made with a base of the same id.
+ *
+ * @throws Problem 422 when the kind changes of what a plan, a blend or a lot names
+ */
+export function allowMaterial(workshop: Workshop, before: Material, after: Material): void {
+  if (before.kind === after.kind || !materialsInUse(workshop).has(before.id)) return;
+  throw invalidField(
+    'item.kind',
+    `can’t be changed: a plan, a blend or a lot uses it as a ${before.kind}. Put a new material there instead`,
+  );
 }
 
 /**

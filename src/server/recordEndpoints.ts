@@ -21,6 +21,8 @@ interface RecordKind<Item extends NamedItem> {
   newSchema: z.ZodType<Omit<Item, 'id'>>;
   /** Looks at all of them after a write, which is taken back when it throws. */
   check?(workshop: Workshop): void;
+  /** Throws when a record may not become another. */
+  allow?(workshop: Workshop, before: Item, after: Item): void;
   /** Takes one away; left out where that is not possible. */
   remove?(workshop: Workshop, id: string): void;
 }
@@ -30,7 +32,7 @@ interface RecordKind<Item extends NamedItem> {
  * against the revision it was read at, and `DELETE` of one.
  */
 export function recordEndpoints<Item extends NamedItem>(kind: RecordKind<Item>) {
-  const { what, table, schema, newSchema, check = () => {} } = kind;
+  const { what, table, schema, newSchema, check = () => {}, allow = () => {} } = kind;
   const saveSchema = z.strictObject({ item: schema, revision: z.int().positive() });
   const found = (id: string): Stored<Item> => {
     const stored = table(workshop()).find(id);
@@ -55,7 +57,10 @@ export function recordEndpoints<Item extends NamedItem>(kind: RecordKind<Item>) 
       const open = workshop();
       const { item, revision } = await readJson(context.request, saveSchema);
       if (item.id !== id) throw invalidField('item.id', 'is not the id in the address');
-      const save = () => saveRecord(table(open), what, item, revision, open.now());
+      const save = () =>
+        saveRecord(table(open), what, item, revision, open.now(), (before, after) =>
+          allow(open, before, after),
+        );
       return { body: checked(open, check, save) };
     }),
     DELETE: endpoint((context) => {

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { differences } from '../core/plan/differences';
 import type { RecordTable, Stored } from '../db/records';
-import { invalidField, notFound, Problem } from './problem';
+import { notFound, Problem } from './problem';
 
 /** 409 with the record as it is now and where it differs from what was sent. */
 export function conflict(mine: unknown, theirs: unknown, revision: number): Problem {
@@ -16,6 +16,7 @@ export function conflict(mine: unknown, theirs: unknown, revision: number): Prob
 /**
  * Saves a record over the revision it was read at.
  *
+ * @param allow throws when it may not become what is sent
  * @throws Problem 404, or 409 when it has been saved elsewhere meanwhile
  */
 export function saveRecord<Item extends { id: string; name: string }>(
@@ -24,13 +25,12 @@ export function saveRecord<Item extends { id: string; name: string }>(
   item: Item,
   revision: number,
   at: string,
+  allow: (before: Item, after: Item) => void = () => {},
 ): Stored<Item> {
   const before = table.find(item.id);
   if (!before) throw notFound(what, item.id);
   if (isDeepStrictEqual(item, before.item)) return before;
-  // A plan that names a fragrance could not be made with a base of the same id.
-  if ('kind' in item && 'kind' in before.item && item.kind !== before.item.kind)
-    throw invalidField('item.kind', `can’t be changed: it is a ${before.item.kind}`);
+  allow(before.item, item);
   if (!table.update(item, revision, at)) throw conflict(item, before.item, before.revision);
   return { item, revision: revision + 1 };
 }

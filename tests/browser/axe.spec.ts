@@ -75,6 +75,7 @@ test('axe finds nothing in what a view opens to, by day and by night', async ({ 
   await looksRight(page);
   await opened(page, '/shelf');
   await page.getByRole('button', { name: 'New material' }).click();
+  await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Fragrance' });
   await looksRight(page);
   await opened(page, '/shelf?material=bay-rope&side=lots');
   await page.locator('summary').filter({ hasText: 'B7-12' }).click();

@@ -40,8 +40,8 @@ async function morePours({ page, press }: Hand, count: number) {
     await press(page.getByRole('button', { name: 'Pour', exact: true }));
 }
 
-async function dosed({ page, press, write, choose }: Hand, material: string, text: string) {
-  await choose(page.getByLabel('Material to add'), material);
+async function dosed({ page, press, write }: Hand, material: string, text: string) {
+  await write(page.getByLabel('Material to add'), material);
   await press(page.getByRole('button', { name: 'Add', exact: true }));
   await write(doseField(page, material), text);
 }

@@ -80,6 +80,7 @@ test('in a language that nobody speaks, every finding, task, field and length is
 
   await opened(page, '/shelf');
   await page.getByRole('button', { name: 'New material' }).click();
+  await page.getByLabel('Kind', { exact: true }).selectOption('additive');
   await expect(page.getByLabel('⟦Name⟧')).toBeVisible();
   await opened(page, '/molds');
   await page.getByRole('button', { name: 'New mold' }).click();

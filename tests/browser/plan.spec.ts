@@ -315,3 +315,46 @@ test('rates and relations, every other way to say a dose, and a column that is p
   await expect(doseField(page, inScent?.name)).toHaveValue('½ tsp/lb');
   await saved(page);
 });
+
+test('a material that is not on the shelf is put there by its kind; a name that two have asks which', async ({
+  page,
+  request,
+}) => {
+  const file = ownFile([
+    [extra, '1 g'],
+    [scent, '2 %'],
+  ]);
+  const { id } = await given(request, file);
+  const [, , own] = file.materials;
+  await opened(page, `/plans/${id}`);
+  const add = page.getByLabel('Material to add');
+  const name = `Hedge clay ${id.slice(0, 8)}`;
+  await doseField(page, own?.name).press('Enter');
+  await expect(add).toBeFocused();
+  await page.keyboard.type(name);
+  await page.keyboard.press('Enter');
+  const which = page.getByRole('group', { name: `Which material “${name}” is` });
+  await expect(which.getByRole('button', { name: 'Fragrance oil' })).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(which).toBeHidden();
+  await add.press('Enter');
+  await which.getByRole('button', { name: 'Pigment' }).dblclick();
+  await expect(doseField(page, name)).toBeFocused();
+  await page.keyboard.type('0.4 %');
+  await page.keyboard.press('Enter');
+  await expect(add).toBeFocused();
+  await page.keyboard.type(id.slice(0, 8));
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(`Dose of ${name}`)).toHaveCount(2);
+  await saved(page);
+  const made = (await (await request.get('/api/materials')).json()).filter(
+    ({ item }: { item: { name: string } }) => item.name === name,
+  );
+  expect(made).toHaveLength(1);
+  expect(made[0].item).toMatchObject({ kind: 'colorant', form: 'pigment', maxOfProduct: null });
+
+  await add.fill(own?.name.replace('Scent ', '') ?? '');
+  await add.press('Enter');
+  await page.getByRole('button', { name: `${own?.name} Fragrance` }).click();
+  await expect(page.getByLabel(`Dose of ${own?.name}`)).toHaveCount(2);
+});

@@ -25,6 +25,34 @@ test('a material from an empty form to a changed limit that a plan sees', async 
   await expect(page.getByText(`${name} 1.96 % of product, limit 1.5 %`)).toBeVisible();
 });
 
+test('what a material is comes first, can change while nothing uses it, and a name twice is asked about', async ({
+  page,
+}) => {
+  const name = `Sedge ${crypto.randomUUID().slice(0, 8)}`;
+  await opened(page, '/shelf');
+  for (const [kind, isThere] of [
+    ['Fragrance', false],
+    ['Additive', true],
+  ] as const) {
+    await page.getByRole('button', { name: 'New material' }).click();
+    await page.getByRole('button', { name: 'Put there' }).click();
+    await expect(page.getByRole('alert')).toHaveText('Choose what it is.');
+    await expect(page.getByLabel('Name', { exact: true })).toBeHidden();
+    await page.getByLabel('Kind', { exact: true }).selectOption({ label: kind });
+    await page.getByLabel('Name', { exact: true }).fill(isThere ? name.toUpperCase() : name);
+    await page.getByRole('button', { name: 'Put there' }).click();
+    if (isThere) {
+      await expect(page.getByRole('alert')).toContainText(`“${name}” is on the shelf already, as fragrance.`);
+      await page.getByRole('link', { name: 'Open it' }).click();
+    } else await expect(page.getByRole('heading', { name: 'New material' })).toBeHidden();
+  }
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Dispersant' });
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByLabel('Search the shelf by name').fill(name);
+  await expect(page.getByRole('row', { name })).toContainText('Dispersant');
+});
+
 test('a mold is entered, drawn to scale, and told when capacity and dimensions disagree', async ({
   page,
 }) => {

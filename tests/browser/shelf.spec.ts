@@ -45,7 +45,7 @@ async function bringIn(page: Page, what: string, text: string) {
 }
 
 async function add(page: Page, material: string, text: string) {
-  await page.getByLabel('Material to add').selectOption({ label: material });
+  await page.getByLabel('Material to add').fill(material);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await doseField(page, material).fill(text);
 }

@@ -82,7 +82,7 @@ test('an import is taken whole or not at all', async () => {
   assert.equal(await count(), before);
 });
 
-test('a blend names fragrances only, and a kind stays what it is', async () => {
+test('a blend names fragrances only, and a kind stays what it is while something uses it', async () => {
   const { body: plain } = await send(server.base, 'POST', '/api/materials', withoutId(base()));
   const { body: scent } = await send(server.base, 'POST', '/api/materials', withoutId(fragrance()));
   const mix = (id: string) => withoutId(blend([[fragrance({ id }), 1]]));
@@ -96,7 +96,14 @@ test('a blend names fragrances only, and a kind stays what it is', async () => {
     item: { ...base(), id: scent.item.id },
     revision: 1,
   });
-  assert.equal(turned.status, 422);
+  assert.equal(turned.status, 200);
+  const used = await send(server.base, 'POST', '/api/materials', withoutId(fragrance()));
+  await send(server.base, 'POST', '/api/materials', mix(used.body.item.id));
+  const refused = await send(server.base, 'PUT', `/api/materials/${used.body.item.id}`, {
+    item: { ...base(), id: used.body.item.id },
+    revision: 1,
+  });
+  assert.deepEqual([refused.status, refused.body.errors[0].path], [422, 'item.kind']);
 });
 
 function withoutId<Item extends { id: string }>({ id: _, ...item }: Item) {

@@ -1,70 +1,73 @@
-import { memo, useState } from 'react';
-import { type DoseableMaterial, isDoseable, MATERIAL_KINDS } from '../../core/materials/material';
+import { lazy, memo, Suspense, useId, useState } from 'react';
+import { byName } from '../../core/materials/byName';
+import { type DoseableMaterial, isDoseable } from '../../core/materials/material';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { usePlanPage } from './planContext';
+
+const WhichMaterial = lazy(() => import('./WhichMaterial'));
 
 interface AddProps {
   onAdd(material: DoseableMaterial): void;
 }
 
-/** Kept as it is while doses are typed: a long shelf is a long list. */
+/** Type a name, choose, Enter: the dose follows. Kept as it is while doses are typed: a long shelf is a long list. */
 export const AddDose = memo(function AddDose({ onAdd }: AddProps) {
   const { materials } = usePlanPage();
-  const [chosen, setChosen] = useState('');
+  const [typed, setTyped] = useState('');
+  /** What was asked for and is not one material of the shelf. */
+  const [asked, setAsked] = useState<{ name: string; among: DoseableMaterial[] } | null>(null);
+  const id = useId();
   const dosed = materials.filter(isDoseable).filter(({ archived }) => !archived);
-  const material = dosed.find(({ id }) => id === chosen);
-  function add() {
-    if (!material) return;
+  function add(material: DoseableMaterial) {
     onAdd(material);
-    setChosen('');
+    setTyped('');
+    setAsked(null);
   }
-  if (dosed.length === 0) {
-    return (
-      <p className="quiet mt-2 text-sm">
-        Nothing to dose on the shelf yet.{' '}
-        <a className="link" href="/shelf">
-          Add a fragrance, a colorant or an additive
-        </a>
-        .
-      </p>
-    );
+  function find() {
+    const match = byName(dosed, typed);
+    if (match.kind === 'one') add(match.item);
+    else if (typed.trim() !== '')
+      setAsked({ name: typed.trim(), among: match.kind === 'several' ? match.items : [] });
   }
   return (
-    <form
-      className="mt-2 flex items-center gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <select
-        className="select min-h-11 w-full max-w-72"
-        aria-label="Material to add"
-        value={chosen}
-        onChange={({ target }) => setChosen(target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && material) {
-            event.preventDefault();
-            add();
-          }
+    <>
+      <form
+        className="mt-2 flex items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          find();
         }}
       >
-        <option value="">Add from the shelf …</option>
-        {MATERIAL_KINDS.filter((kind) => dosed.some((each) => each.kind === kind)).map((kind) => (
-          <optgroup key={kind} label={KIND_NAMES[kind]}>
-            {dosed
-              .filter((each) => each.kind === kind)
-              .map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-          </optgroup>
-        ))}
-      </select>
-      <button type="submit" className="btn btn-secondary min-h-11" disabled={!material}>
-        Add
-      </button>
-    </form>
+        <input
+          className="input min-h-11 w-full max-w-72"
+          aria-label="Material to add"
+          placeholder="Add a material by its name"
+          list={id}
+          maxLength={80}
+          autoComplete="off"
+          data-dose
+          value={typed}
+          onChange={({ target }) => {
+            setTyped(target.value);
+            setAsked(null);
+          }}
+        />
+        <datalist id={id}>
+          {dosed.map((each) => (
+            <option key={each.id} value={each.name}>
+              {KIND_NAMES[each.kind]}
+            </option>
+          ))}
+        </datalist>
+        <button type="submit" className="btn btn-secondary min-h-11" disabled={typed.trim() === ''}>
+          Add
+        </button>
+      </form>
+      {asked && (
+        <Suspense fallback={<p className="quiet mt-2 text-sm">…</p>}>
+          <WhichMaterial {...asked} onChoose={add} onCancel={() => setAsked(null)} />
+        </Suspense>
+      )}
+    </>
   );
 });

@@ -74,7 +74,7 @@ function DoseTable({
 }: Omit<Props, 'file' | 'onPour'> & { pour: Pour }) {
   const { materials } = usePlanPage();
   const showing = useShowing();
-  const grid = useRef<HTMLTableElement>(null);
+  const grid = useRef<HTMLDivElement>(null);
   const byId = useMemo(() => new Map(materials.map((material) => [material.id, material])), [materials]);
   const dispersants = useMemo(
     () => materials.filter(({ kind, archived }) => kind === 'dispersant' && !archived),
@@ -89,9 +89,9 @@ function DoseTable({
       ? sheet
       : settled;
   return (
-    <>
+    <div ref={grid}>
       <div className="shrink-0">
-        <table className="table-sm table table-fixed" ref={grid}>
+        <table className="table-sm table table-fixed">
           <DoseHead unit={massUnit(showing.system)} />
           <tbody>
             <BaseRow
@@ -122,7 +122,7 @@ function DoseTable({
         </table>
       </div>
       <AddDose onAdd={add} />
-    </>
+    </div>
   );
 }
 

@@ -9,6 +9,8 @@ export interface PlanPage {
   rules: HouseRules;
   /** The shelf. */
   materials: Material[];
+  /** A material was put on the shelf here. */
+  shelved(material: Material): void;
   /**
    * Changes the plan as it is this moment.
    *

@@ -12,7 +12,7 @@ interface About {
   plan: Plan;
   pourIndex: number;
   /** Whose fields are gone to. */
-  grid: RefObject<HTMLTableElement | null>;
+  grid: RefObject<HTMLElement | null>;
 }
 
 const LONGEST_DOSE = 200;
@@ -47,6 +47,7 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
       { doses: doses.map((each, place) => (place === index ? { ...each, wetIn } : each)) },
       `wetting ${index} of ${pourIndex}`,
     );
+  /** The field of a dose; after the last, the one that adds a material. */
   const focusDose = (index: number) =>
     requestAnimationFrame(() => {
       const input = grid.current?.querySelectorAll<HTMLInputElement>('[data-dose]')[index];

@@ -1,8 +1,10 @@
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
+import { foldedName } from '../../core/materials/byName';
 import type { Material, NewMaterial } from '../../core/materials/material';
 import { readMaterial } from '../../formats/records/materialText';
 import { shelfNames } from '../../formats/records/shelfNames';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import type { ApiProblem } from '../shared/api';
 import { RecordForm } from '../shared/RecordForm';
 import type { StoredItem } from '../shared/saveQueue';
@@ -25,10 +27,27 @@ interface Props {
 export function MaterialEditor({ was, materials, locale, save, remove, onTheirs, onDone }: Props) {
   const context = useMemo(() => shelfNames(materials), [materials]);
   const form = useForm<MaterialTyped, unknown, NewMaterial>({
-    resolver: textResolver(({ kind, texts }) => readMaterial(kind, texts, context)),
+    resolver: textResolver(({ kind, texts }) =>
+      kind === ''
+        ? { success: false, error: [{ key: 'kind', reason: 'Choose what it is.' }] }
+        : readMaterial(kind, texts, context),
+    ),
     defaultValues: typedMaterial(was?.item ?? null, context),
   });
   const [problem, setProblem] = useState<ApiProblem | null>(null);
+  /** What has the same name, with what is done when a second one is meant. */
+  const [same, setSame] = useState<{ material: Material; goOn(): void } | null>(null);
+
+  function submit(then: (item: Omit<Material, 'id'>) => Promise<void>) {
+    void form.handleSubmit((read) => {
+      const goOn = () => then(read as Omit<Material, 'id'>);
+      const wanted = foldedName(read.name);
+      const material = materials.find(({ id, name }) => id !== was?.item.id && foldedName(name) === wanted);
+      const isNamedAnew = was === null || foldedName(was.item.name) !== wanted;
+      if (material && isNamedAnew) return setSame({ material, goOn: () => void goOn() });
+      return goOn();
+    })();
+  }
 
   async function takeAway() {
     if (!was) return;
@@ -44,12 +63,33 @@ export function MaterialEditor({ was, materials, locale, save, remove, onTheirs,
         busy={form.formState.isSubmitting}
         was={was}
         save={save}
-        onSubmit={(then) => void form.handleSubmit((read) => then(read as Omit<Material, 'id'>))()}
+        onSubmit={submit}
         onTheirs={onTheirs}
         onDone={onDone}
         onRemove={was ? takeAway : undefined}
       >
         <MaterialFields isNew={was === null} locale={locale} context={context} />
+        {same && (
+          <p role="alert" className="flex flex-wrap items-center gap-2 text-sm font-semibold">
+            “{same.material.name}” is on the shelf already, as {KIND_NAMES[same.material.kind].toLowerCase()}.
+            <a
+              className="btn btn-sm btn-secondary min-h-11"
+              href={`/shelf?material=${encodeURIComponent(same.material.id)}`}
+            >
+              Open it
+            </a>
+            <button
+              type="button"
+              className="btn btn-sm btn-secondary min-h-11"
+              onClick={() => {
+                same.goOn();
+                setSame(null);
+              }}
+            >
+              Save a second one
+            </button>
+          </p>
+        )}
         {problem && (
           <p role="alert" className="text-error text-sm font-semibold">
             {problem.detail}{' '}

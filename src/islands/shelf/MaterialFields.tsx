@@ -40,17 +40,24 @@ interface Props {
 export function MaterialFields({ isNew, locale, context }: Props) {
   const { register, control, formState } = useFormContext<MaterialTyped>();
   const [kind, texts] = useWatch({ control, name: ['kind', 'texts'] });
-  const fields = fieldsOf(kind).filter((field) => isAsked(field, kind, texts));
+  const fields = kind === '' ? [] : fieldsOf(kind).filter((field) => isAsked(field, kind, texts));
   const errors = formState.errors.texts ?? {};
   const errorOf = (key: string) =>
     errors[key as keyof typeof errors] as { type: string; message?: string } | undefined;
 
   return (
     <>
-      {isNew && (
-        <SelectField label="Kind" registered={register('kind')}>
-          {options(KIND_NAMES)}
-        </SelectField>
+      <SelectField label="Kind" registered={register('kind')}>
+        {kind === '' && <option value="">Choose what it is …</option>}
+        {options(KIND_NAMES)}
+      </SelectField>
+      {errorOf('kind') && (
+        <p role="alert" className="text-error text-xs">
+          {errorOf('kind')?.message}
+        </p>
+      )}
+      {!isNew && formState.dirtyFields.kind && (
+        <p className="quiet text-xs">The kind can change while no plan, blend or lot uses it.</p>
       )}
       {FIELD_GROUPS.map((group) => {
         const ofGroup = fields.filter((field) => field.group === group);
@@ -77,7 +84,9 @@ export function MaterialFields({ isNew, locale, context }: Props) {
                   <div key={field.key} className={WIDE.has(field.key) ? 'sm:col-span-2' : ''}>
                     <RecordTextField
                       field={field}
-                      unit={field.key === 'lowStock' && isCounted(kind) ? 'pieces' : field.unit}
+                      unit={
+                        field.key === 'lowStock' && kind !== '' && isCounted(kind) ? 'pieces' : field.unit
+                      }
                       registered={register(`texts.${field.key}`)}
                       error={errorOf(field.key)}
                     />

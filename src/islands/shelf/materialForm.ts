@@ -5,11 +5,12 @@ import type { TextForm } from '../shared/textForm';
 
 /** A material as it is typed: every field of every kind, those of other kinds stay as they are. */
 export interface MaterialTyped extends TextForm {
-  kind: MaterialKind;
+  /** Asked before all else. */
+  kind: MaterialKind | '';
 }
 
 /** A material as text in its fields; `null` is an empty form. */
 export function typedMaterial(material: Material | null, context: TextContext): MaterialTyped {
-  if (material === null) return { kind: 'fragrance', texts: firstTexts() };
+  if (material === null) return { kind: '', texts: firstTexts() };
   return { kind: material.kind, texts: { ...firstTexts(), ...writeMaterial(material, context) } };
 }

@@ -1,6 +1,6 @@
 import { materialSchema, newMaterialSchema } from '../../../core/materials/materialSchema';
 import { checkBlends } from '../../../server/importShelf';
-import { deleteMaterial } from '../../../server/materials';
+import { allowMaterial, deleteMaterial } from '../../../server/materials';
 import { recordEndpoints } from '../../../server/recordEndpoints';
 
 export const { GET, POST, PUT, DELETE } = recordEndpoints({
@@ -9,5 +9,6 @@ export const { GET, POST, PUT, DELETE } = recordEndpoints({
   schema: materialSchema,
   newSchema: newMaterialSchema,
   check: checkBlends,
+  allow: allowMaterial,
   remove: deleteMaterial,
 });

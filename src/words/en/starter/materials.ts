@@ -3,80 +3,37 @@ import type { Base } from '../../../core/materials/base';
 import type { Colorant } from '../../../core/materials/colorant';
 import type { Fragrance } from '../../../core/materials/fragrance';
 import type { Material } from '../../../core/materials/material';
+import {
+  unknownAdditive,
+  unknownBase,
+  unknownColorant,
+  unknownFragrance,
+} from '../../../core/materials/unknownMaterial';
 
 // Generic materials under generic names. What their packs say is not known, so nearly every figure is left empty:
 // usual ones stand in until the user's own take their place, and what nobody knows stays not known.
 
-const common = { note: '', inci: null, origins: null, lowStock: null, archived: false };
-const dosed = {
-  ...common,
-  densityGPerMl: null,
-  skin: 'unknown' as const,
-  maxOfProduct: null,
-  maxByUse: null,
-  usualLeastOfBase: null,
-  usualMostOfBase: null,
-  readings: [],
-};
-
-const base = (id: string, name: string, facts: Pick<Base, 'look'> & Partial<Base>): Base => ({
-  ...common,
-  id: `usual-${id}`,
-  name,
-  kind: 'base',
-  baseKind: 'soap',
-  contains: '',
-  suspension: null,
-  sweat: 'standard',
-  setSpeed: 'normal',
-  bearsFreezer: null,
-  standsHeat: null,
-  meltsC: null,
-  thickensC: null,
-  ceilingC: null,
-  sweatsAbove: null,
-  setsC: null,
-  setsOverK: null,
-  latentJG: null,
-  heatCapacityJGK: null,
-  conductivityWMK: null,
-  hardensH: null,
-  densityGPerMl: null,
-  fragranceCapOfBase: null,
-  oilsCapOfBase: null,
-  liquidsCapOfBase: null,
-  additionsCapOfBase: null,
-  gritCounts: null,
+const base = (id: string, name: string, { look, ...facts }: Pick<Base, 'look'> & Partial<Base>): Base => ({
+  ...unknownBase(name, look),
   ...facts,
+  id: `usual-${id}`,
 });
 const scent = (id: string, name: string, fragranceKind: Fragrance['fragranceKind']): Fragrance => ({
-  ...dosed,
+  ...unknownFragrance(name, fragranceKind),
   id: `usual-${id}`,
-  name,
-  kind: 'fragrance',
-  fragranceKind,
-  vanillinOfMaterial: null,
-  allergens: null,
 });
 const colour = (id: string, name: string, form: Colorant['form']): Colorant => ({
-  ...dosed,
+  ...unknownColorant(name, form),
   id: `usual-${id}`,
-  name,
-  kind: 'colorant',
-  form,
-  bleeds: null,
-  bulkDensityGPerMl: null,
-  colour: null,
-  match: null,
 });
-const additive = (id: string, name: string, facts: Pick<Additive, 'role'> & Partial<Additive>): Additive => ({
-  ...dosed,
-  id: `usual-${id}`,
-  name,
-  kind: 'additive',
-  grainMm: null,
-  bulkDensityGPerMl: null,
+const additive = (
+  id: string,
+  name: string,
+  { role, ...facts }: Pick<Additive, 'role'> & Partial<Additive>,
+): Additive => ({
+  ...unknownAdditive(name, role),
   ...facts,
+  id: `usual-${id}`,
 });
 
 export const STARTER_MATERIALS: readonly Material[] = [

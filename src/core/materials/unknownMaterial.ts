@@ -1,0 +1,76 @@
+import type { Additive } from './additive';
+import type { Base } from './base';
+import type { Colorant } from './colorant';
+import type { Fragrance } from './fragrance';
+
+// Materials of which nothing is known but their name and what they are: usual figures stand in, unknown limits stay
+// unknown.
+
+const COMMON = { note: '', inci: null, origins: null, lowStock: null, archived: false };
+
+const DOSED = {
+  ...COMMON,
+  densityGPerMl: null,
+  skin: 'unknown' as const,
+  maxOfProduct: null,
+  maxByUse: null,
+  usualLeastOfBase: null,
+  usualMostOfBase: null,
+  readings: [],
+};
+
+export function unknownBase(name: string, look: Base['look']): Omit<Base, 'id'> {
+  return {
+    ...COMMON,
+    name,
+    kind: 'base',
+    baseKind: 'soap',
+    look,
+    contains: '',
+    suspension: null,
+    sweat: 'standard',
+    setSpeed: 'normal',
+    bearsFreezer: null,
+    standsHeat: null,
+    meltsC: null,
+    thickensC: null,
+    ceilingC: null,
+    sweatsAbove: null,
+    setsC: null,
+    setsOverK: null,
+    latentJG: null,
+    heatCapacityJGK: null,
+    conductivityWMK: null,
+    hardensH: null,
+    densityGPerMl: null,
+    fragranceCapOfBase: null,
+    oilsCapOfBase: null,
+    liquidsCapOfBase: null,
+    additionsCapOfBase: null,
+    gritCounts: null,
+  };
+}
+
+export function unknownFragrance(
+  name: string,
+  fragranceKind: Fragrance['fragranceKind'],
+): Omit<Fragrance, 'id'> {
+  return { ...DOSED, name, kind: 'fragrance', fragranceKind, vanillinOfMaterial: null, allergens: null };
+}
+
+export function unknownColorant(name: string, form: Colorant['form']): Omit<Colorant, 'id'> {
+  return {
+    ...DOSED,
+    name,
+    kind: 'colorant',
+    form,
+    bleeds: null,
+    bulkDensityGPerMl: null,
+    colour: null,
+    match: null,
+  };
+}
+
+export function unknownAdditive(name: string, role: Additive['role']): Omit<Additive, 'id'> {
+  return { ...DOSED, name, kind: 'additive', role, grainMm: null, bulkDensityGPerMl: null };
+}

@@ -1,0 +1,118 @@
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { ADDITIVE_ROLES } from '../../core/materials/additive';
+import { COLORANT_FORMS } from '../../core/materials/colorant';
+import { FRAGRANCE_KINDS } from '../../core/materials/fragrance';
+import type { DoseableMaterial, NewMaterial } from '../../core/materials/material';
+import { unknownAdditive, unknownColorant, unknownFragrance } from '../../core/materials/unknownMaterial';
+import { KIND_NAMES } from '../../words/en/materials/kindNames';
+import { FORM_NAMES, FRAGRANCE_KIND_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
+import { callApi } from '../shared/api';
+import { usePlanPage } from './planContext';
+
+interface Props {
+  /** As it was typed. */
+  name: string;
+  /** What of the shelf may be meant. */
+  among: DoseableMaterial[];
+  onChoose(material: DoseableMaterial): void;
+  onCancel(): void;
+}
+
+/** Which material of the shelf is meant; or what a new one is, which is put on the shelf with that one press. */
+export default function WhichMaterial({ name, among, onChoose, onCancel }: Props) {
+  const [isNew, setNew] = useState(among.length === 0);
+  const box = useRef<HTMLFieldSetElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked next is gone to
+  useEffect(() => {
+    box.current?.querySelector('button')?.focus();
+    box.current?.scrollIntoView({ block: 'nearest' });
+  }, [isNew]);
+  return (
+    <fieldset
+      ref={box}
+      className="border-base-300 mt-2 flex flex-col gap-1 rounded-lg border p-2 text-sm"
+      aria-label={`Which material “${name}” is`}
+      onKeyDown={(event) => event.key === 'Escape' && onCancel()}
+    >
+      {isNew ? (
+        <NewMaterialKinds name={name} onChoose={onChoose} />
+      ) : (
+        <Choices title={`Which “${name}”?`}>
+          {among.map((each) => (
+            <Choice key={each.id} onPress={() => onChoose(each)}>
+              {each.name} <span className="quiet font-normal">{KIND_NAMES[each.kind]}</span>
+            </Choice>
+          ))}
+          <Choice onPress={() => setNew(true)}>None of these: a new one</Choice>
+        </Choices>
+      )}
+      <button type="button" className="btn btn-ghost btn-sm min-h-11 self-start" onClick={onCancel}>
+        Cancel
+      </button>
+    </fieldset>
+  );
+}
+
+/** The kind is all that is asked: the rest stays not known until somebody enters it on the shelf. */
+function NewMaterialKinds({ name, onChoose }: Pick<Props, 'name' | 'onChoose'>) {
+  const { shelved } = usePlanPage();
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  async function make(material: NewMaterial) {
+    setBusy(true);
+    const answer = await callApi<{ item: DoseableMaterial }>('POST', '/api/materials', material);
+    setBusy(false);
+    if (!answer.success) return setProblem(answer.error.detail);
+    shelved(answer.data.item);
+    onChoose(answer.data.item);
+  }
+  const choice = (said: string, material: NewMaterial) => (
+    <Choice key={said} disabled={busy} onPress={() => void make(material)}>
+      {said}
+    </Choice>
+  );
+  return (
+    <>
+      <p>
+        <strong>“{name}” is not on the shelf.</strong> Say what it is, and it is put there, with limits not
+        known until you enter them from its pack.
+      </p>
+      <Choices title="A scent">
+        {FRAGRANCE_KINDS.map((kind) => choice(FRAGRANCE_KIND_NAMES[kind], unknownFragrance(name, kind)))}
+      </Choices>
+      <Choices title="A colour">
+        {COLORANT_FORMS.map((form) => choice(FORM_NAMES[form], unknownColorant(name, form)))}
+      </Choices>
+      <Choices title="An additive">
+        {ADDITIVE_ROLES.map((role) => choice(ROLE_NAMES[role], unknownAdditive(name, role)))}
+      </Choices>
+      {problem && (
+        <p role="alert" className="text-error font-semibold">
+          {problem}
+        </p>
+      )}
+    </>
+  );
+}
+
+function Choices({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset className="flex flex-wrap items-center gap-1">
+      <legend className="float-left mr-2 font-semibold">{title}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+function Choice(props: { children: ReactNode; disabled?: boolean; onPress(): void }) {
+  return (
+    <button
+      type="button"
+      className="btn btn-outline btn-sm min-h-11"
+      disabled={props.disabled}
+      onClick={props.onPress}
+    >
+      {props.children}
+    </button>
+  );
+}
