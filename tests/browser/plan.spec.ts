@@ -358,3 +358,38 @@ test('a material that is not on the shelf is put there by its kind; a name that 
   await page.getByRole('button', { name: `${own?.name} Fragrance` }).click();
   await expect(page.getByLabel(`Dose of ${own?.name}`)).toHaveCount(2);
 });
+
+test('a base and a mold that are missing are made in the plan, by their own forms, and taken at once', async ({
+  page,
+  request,
+}) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  const mark = id.slice(0, 8);
+  await opened(page, `/plans/${id}`);
+  const mold = page.getByRole('combobox', { name: 'Mold', exact: true });
+  const dialog = page.getByRole('dialog');
+  await mold.selectOption({ label: 'A new mold …' });
+  await dialog.getByRole('button', { name: 'Put there' }).click();
+  await expect(dialog.getByText('Give it a name.')).toBeVisible();
+  await dialog.getByLabel('Name', { exact: true }).fill(`Tin ${mark}`);
+  await dialog.getByLabel('Cavities').fill('4');
+  await dialog.getByLabel('One cavity holds').fill('80');
+  await dialog.getByRole('button', { name: 'Put there' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(mold.locator('option:checked')).toHaveText(`Tin ${mark}`);
+
+  const base = page.getByRole('combobox', { name: 'Base', exact: true });
+  const before = await base.inputValue();
+  await base.selectOption({ label: 'A new base …' });
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await expect(base).toHaveValue(before);
+  await base.selectOption({ label: 'A new base …' });
+  await dialog.getByLabel('Name', { exact: true }).fill(`Curd ${mark}`);
+  await dialog.getByRole('button', { name: 'Put there' }).click();
+  await expect(base.locator('option:checked')).toHaveText(`Curd ${mark}`);
+  await saved(page);
+  await page.reload();
+  await expect(base.locator('option:checked')).toHaveText(`Curd ${mark}`);
+  await expect(mold.locator('option:checked')).toHaveText(`Tin ${mark}`);
+});

@@ -1,7 +1,13 @@
+import { lazy, Suspense, useState } from 'react';
 import type { SheetPour } from '../../core/plan/sheet';
 import { showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
+
+const NewRecord = lazy(() => import('./NewRecord'));
+
+/** Chosen in the list to make what is not in it. */
+const NEW = ' new';
 
 interface Props {
   baseId: string;
@@ -11,7 +17,8 @@ interface Props {
 
 /** The base of a pour, and how much of it the pour takes. */
 export function BaseRow({ baseId, sheetPour, onBase }: Props) {
-  const { materials } = usePlanPage();
+  const { materials, shelved } = usePlanPage();
+  const [isMaking, setMaking] = useState(false);
   const showing = useShowing();
   return (
     <tr>
@@ -21,7 +28,7 @@ export function BaseRow({ baseId, sheetPour, onBase }: Props) {
           <select
             className="select select-sm w-full pointer-coarse:min-h-11 font-semibold"
             value={baseId}
-            onChange={({ target }) => onBase(target.value)}
+            onChange={({ target }) => (target.value === NEW ? setMaking(true) : onBase(target.value))}
           >
             {materials
               .filter(({ id, kind, archived }) => kind === 'base' && (!archived || id === baseId))
@@ -30,8 +37,21 @@ export function BaseRow({ baseId, sheetPour, onBase }: Props) {
                   {name}
                 </option>
               ))}
+            <option value={NEW}>A new base …</option>
           </select>
         </label>
+        {isMaking && (
+          <Suspense>
+            <NewRecord
+              what="base"
+              onMade={(base) => {
+                shelved(base);
+                onBase(base.id);
+              }}
+              onClose={() => setMaking(false)}
+            />
+          </Suspense>
+        )}
       </td>
       <td className="text-right text-lg font-semibold">
         {sheetPour ? showMassFigure(sheetPour.baseG, showing) : '–'}

@@ -1,5 +1,5 @@
 import { Copy, Download, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
-import { type ReactNode, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { USES, type Use } from '../../core/materials/fields';
 import type { Mold } from '../../core/molds/mold';
 import type { Plan } from '../../core/plan/plan';
@@ -27,8 +27,14 @@ const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
 const FILL = { unit: '%', least: 5, most: 100 };
 const LOSS = { unit: '%', least: 0, most: 50 };
 
+const NewRecord = lazy(() => import('./NewRecord'));
+
+/** Chosen in a list to make what is not in it. */
+const NEW = ' new';
+
 export function PlanBar(props: Props) {
-  const { edit } = usePlanPage();
+  const { edit, molded } = usePlanPage();
+  const [isMaking, setMaking] = useState(false);
   const { plan, molds } = props;
   return (
     <header className="plate flex flex-wrap items-start gap-x-2 gap-y-1 px-3 py-1.5">
@@ -49,14 +55,27 @@ export function PlanBar(props: Props) {
         label="Mold"
         value={plan.moldId}
         className="w-33"
-        onChange={(moldId) => edit({ ...plan, moldId }, 'mold')}
+        onChange={(moldId) => (moldId === NEW ? setMaking(true) : edit({ ...plan, moldId }, 'mold'))}
       >
         {molds.map((mold) => (
           <option key={mold.id} value={mold.id}>
             {mold.name}
           </option>
         ))}
+        <option value={NEW}>A new mold …</option>
       </Choice>
+      {isMaking && (
+        <Suspense>
+          <NewRecord
+            what="mold"
+            onMade={(mold) => {
+              molded(mold);
+              edit({ ...plan, moldId: mold.id }, 'mold');
+            }}
+            onClose={() => setMaking(false)}
+          />
+        </Suspense>
+      )}
       <FigureField
         label="Pieces"
         className="w-14"

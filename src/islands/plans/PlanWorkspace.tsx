@@ -64,7 +64,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const { stored, made, stock, today, draft } = props;
   const [materials, setMaterials] = useState(props.materials);
   const shelved = useStable((material: Material) => setMaterials((before) => [...before, material]));
-  const { molds, rules, taught } = useTaught(props.molds, props.rules);
+  const { molds, rules, taught, molded } = useTaught(props.molds, props.rules);
   const [pourIndex, setPourIndex] = useState(0);
   const [detail, setDetail] = useState<Detail | null>(null);
   const edited = useEditedPlan(stored, draft);
@@ -82,8 +82,8 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const findings = useFindings(shown.findings, sheet, view, rules);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
   const page = useMemo(
-    () => ({ rules, materials, shelved, edit, editShown, taught }),
-    [rules, materials, shelved, edit, editShown, taught],
+    () => ({ rules, materials, shelved, molded, edit, editShown, taught }),
+    [rules, materials, shelved, molded, edit, editShown, taught],
   );
 
   const wait = useStable((index: number, afterMin: number | null) =>

@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
+import type { Mold } from '../../core/molds/mold';
 import type { Plan } from '../../core/plan/plan';
 import type { TaughtAnswer } from '../pourPlan/teach/useTeacher';
 
@@ -11,6 +12,8 @@ export interface PlanPage {
   materials: Material[];
   /** A material was put on the shelf here. */
   shelved(material: Material): void;
+  /** A mold was put into the mold book here. */
+  molded(mold: Mold): void;
   /**
    * Changes the plan as it is this moment.
    *

@@ -11,7 +11,8 @@ export function useTaught(startMolds: Mold[], startRules: HouseRules) {
     if (answer.kind === 'mold') setMolds((before) => put(before, answer.item));
     else setRules((before) => ({ ...before, jugs: put(before.jugs, answer.item) }));
   }, []);
-  return { molds, rules, taught };
+  const molded = useCallback((mold: Mold) => setMolds((before) => [...before, mold]), []);
+  return { molds, rules, taught, molded };
 }
 
 function put<Item extends { id: string }>(items: readonly Item[], item: Item): Item[] {

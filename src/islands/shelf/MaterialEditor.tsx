@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { foldedName } from '../../core/materials/byName';
-import type { Material, NewMaterial } from '../../core/materials/material';
+import type { Material, MaterialKind, NewMaterial } from '../../core/materials/material';
 import { readMaterial } from '../../formats/records/materialText';
 import { shelfNames } from '../../formats/records/shelfNames';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
@@ -15,6 +15,8 @@ import { type MaterialTyped, typedMaterial } from './materialForm';
 
 interface Props {
   was: StoredItem<Material> | null;
+  /** Of a new one, where only one kind is wanted. */
+  kind?: MaterialKind;
   materials: readonly Material[];
   locale: string;
   save: ReturnType<typeof useRecords<Material>>['save'];
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** The form of one material: saved, archived, or taken off the shelf when nothing names it. */
-export function MaterialEditor({ was, materials, locale, save, remove, onTheirs, onDone }: Props) {
+export function MaterialEditor({ was, kind, materials, locale, save, remove, onTheirs, onDone }: Props) {
   const context = useMemo(() => shelfNames(materials), [materials]);
   const form = useForm<MaterialTyped, unknown, NewMaterial>({
     resolver: textResolver(({ kind, texts }) =>
@@ -32,7 +34,7 @@ export function MaterialEditor({ was, materials, locale, save, remove, onTheirs,
         ? { success: false, error: [{ key: 'kind', reason: 'Choose what it is.' }] }
         : readMaterial(kind, texts, context),
     ),
-    defaultValues: typedMaterial(was?.item ?? null, context),
+    defaultValues: typedMaterial(was?.item ?? null, context, kind),
   });
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   /** What has the same name, with what is done when a second one is meant. */
@@ -68,7 +70,12 @@ export function MaterialEditor({ was, materials, locale, save, remove, onTheirs,
         onDone={onDone}
         onRemove={was ? takeAway : undefined}
       >
-        <MaterialFields isNew={was === null} locale={locale} context={context} />
+        <MaterialFields
+          isNew={was === null}
+          isKindFixed={kind !== undefined}
+          locale={locale}
+          context={context}
+        />
         {same && (
           <p role="alert" className="flex flex-wrap items-center gap-2 text-sm font-semibold">
             “{same.material.name}” is on the shelf already, as {KIND_NAMES[same.material.kind].toLowerCase()}.

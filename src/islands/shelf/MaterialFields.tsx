@@ -32,12 +32,13 @@ const GROUP_NAMES: Record<FieldGroup, string> = {
 
 interface Props {
   isNew: boolean;
+  isKindFixed: boolean;
   locale: string;
   context: TextContext;
 }
 
 /** The fields of the kind that is chosen. Empty means that nobody knows, and the checks will say so. */
-export function MaterialFields({ isNew, locale, context }: Props) {
+export function MaterialFields({ isNew, isKindFixed, locale, context }: Props) {
   const { register, control, formState } = useFormContext<MaterialTyped>();
   const [kind, texts] = useWatch({ control, name: ['kind', 'texts'] });
   const fields = kind === '' ? [] : fieldsOf(kind).filter((field) => isAsked(field, kind, texts));
@@ -47,10 +48,12 @@ export function MaterialFields({ isNew, locale, context }: Props) {
 
   return (
     <>
-      <SelectField label="Kind" registered={register('kind')}>
-        {kind === '' && <option value="">Choose what it is …</option>}
-        {options(KIND_NAMES)}
-      </SelectField>
+      {!isKindFixed && (
+        <SelectField label="Kind" registered={register('kind')}>
+          {kind === '' && <option value="">Choose what it is …</option>}
+          {options(KIND_NAMES)}
+        </SelectField>
+      )}
       {errorOf('kind') && (
         <p role="alert" className="text-error text-xs">
           {errorOf('kind')?.message}

@@ -9,8 +9,12 @@ export interface MaterialTyped extends TextForm {
   kind: MaterialKind | '';
 }
 
-/** A material as text in its fields; `null` is an empty form. */
-export function typedMaterial(material: Material | null, context: TextContext): MaterialTyped {
-  if (material === null) return { kind: '', texts: firstTexts() };
+/** A material as text in its fields; `null` is an empty form, of a kind that may be known. */
+export function typedMaterial(
+  material: Material | null,
+  context: TextContext,
+  kind: MaterialKind | '' = '',
+): MaterialTyped {
+  if (material === null) return { kind, texts: firstTexts() };
   return { kind: material.kind, texts: { ...firstTexts(), ...writeMaterial(material, context) } };
 }
