@@ -338,7 +338,7 @@ test('a material that is not on the shelf is put there by its kind; a name that 
   await page.keyboard.press('Escape');
   await expect(which).toBeHidden();
   await add.press('Enter');
-  await which.getByRole('button', { name: 'Pigment' }).dblclick();
+  await which.getByRole('button', { name: 'Pigment' }).click();
   await expect(doseField(page, name)).toBeFocused();
   await page.keyboard.type('0.4 %');
   await page.keyboard.press('Enter');

@@ -1,5 +1,4 @@
 import { lazy, memo, Suspense, useId, useState } from 'react';
-import { byName } from '../../core/materials/byName';
 import { type DoseableMaterial, isDoseable } from '../../core/materials/material';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { usePlanPage } from './planContext';
@@ -14,20 +13,14 @@ interface AddProps {
 export const AddDose = memo(function AddDose({ onAdd }: AddProps) {
   const { materials } = usePlanPage();
   const [typed, setTyped] = useState('');
-  /** What was asked for and is not one material of the shelf. */
-  const [asked, setAsked] = useState<{ name: string; among: DoseableMaterial[] } | null>(null);
+  /** The name that was asked for. */
+  const [asked, setAsked] = useState('');
   const id = useId();
   const dosed = materials.filter(isDoseable).filter(({ archived }) => !archived);
   function add(material: DoseableMaterial) {
     onAdd(material);
     setTyped('');
-    setAsked(null);
-  }
-  function find() {
-    const match = byName(dosed, typed);
-    if (match.kind === 'one') add(match.item);
-    else if (typed.trim() !== '')
-      setAsked({ name: typed.trim(), among: match.kind === 'several' ? match.items : [] });
+    setAsked('');
   }
   return (
     <>
@@ -35,7 +28,7 @@ export const AddDose = memo(function AddDose({ onAdd }: AddProps) {
         className="mt-2 flex items-center gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          find();
+          setAsked(typed.trim());
         }}
       >
         <input
@@ -49,7 +42,7 @@ export const AddDose = memo(function AddDose({ onAdd }: AddProps) {
           value={typed}
           onChange={({ target }) => {
             setTyped(target.value);
-            setAsked(null);
+            setAsked('');
           }}
         />
         <datalist id={id}>
@@ -64,8 +57,8 @@ export const AddDose = memo(function AddDose({ onAdd }: AddProps) {
         </button>
       </form>
       {asked && (
-        <Suspense fallback={<p className="quiet mt-2 text-sm">…</p>}>
-          <WhichMaterial {...asked} onChoose={add} onCancel={() => setAsked(null)} />
+        <Suspense>
+          <WhichMaterial name={asked} among={dosed} onChoose={add} onCancel={() => setAsked('')} />
         </Suspense>
       )}
     </>

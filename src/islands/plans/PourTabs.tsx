@@ -1,4 +1,3 @@
-import { Plus } from 'lucide-react';
 import { freshId } from '../../core/plan/ids';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
@@ -63,7 +62,9 @@ export function PourTabs({ plan, system, pourIndex, onPour }: Props) {
         disabled={pours.length >= MOST_POURS}
         onClick={add}
       >
-        <Plus size={16} aria-hidden="true" />
+        <span className="text-xl leading-none" aria-hidden="true">
+          +
+        </span>
         Pour
       </button>
     </>

@@ -1,5 +1,6 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { ADDITIVE_ROLES } from '../../core/materials/additive';
+import { byName } from '../../core/materials/byName';
 import { COLORANT_FORMS } from '../../core/materials/colorant';
 import { FRAGRANCE_KINDS } from '../../core/materials/fragrance';
 import type { DoseableMaterial, NewMaterial } from '../../core/materials/material';
@@ -12,7 +13,7 @@ import { usePlanPage } from './planContext';
 interface Props {
   /** As it was typed. */
   name: string;
-  /** What of the shelf may be meant. */
+  /** What of the shelf can be meant. */
   among: DoseableMaterial[];
   onChoose(material: DoseableMaterial): void;
   onCancel(): void;
@@ -20,13 +21,18 @@ interface Props {
 
 /** Which material of the shelf is meant; or what a new one is, which is put on the shelf with that one press. */
 export default function WhichMaterial({ name, among, onChoose, onCancel }: Props) {
-  const [isNew, setNew] = useState(among.length === 0);
+  const match = useMemo(() => byName(among, name), [among, name]);
+  const [isNew, setNew] = useState(match.kind === 'none');
   const box = useRef<HTMLFieldSetElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked next is gone to
   useEffect(() => {
     box.current?.querySelector('button')?.focus();
     box.current?.scrollIntoView({ block: 'nearest' });
   }, [isNew]);
+  useEffect(() => {
+    if (match.kind === 'one') onChoose(match.item);
+  }, [match, onChoose]);
+  if (match.kind === 'one') return null;
   return (
     <fieldset
       ref={box}
@@ -34,11 +40,11 @@ export default function WhichMaterial({ name, among, onChoose, onCancel }: Props
       aria-label={`Which material “${name}” is`}
       onKeyDown={(event) => event.key === 'Escape' && onCancel()}
     >
-      {isNew ? (
+      {isNew || match.kind === 'none' ? (
         <NewMaterialKinds name={name} onChoose={onChoose} />
       ) : (
         <Choices title={`Which “${name}”?`}>
-          {among.map((each) => (
+          {match.items.map((each) => (
             <Choice key={each.id} onPress={() => onChoose(each)}>
               {each.name} <span className="quiet font-normal">{KIND_NAMES[each.kind]}</span>
             </Choice>

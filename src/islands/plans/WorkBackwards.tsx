@@ -1,17 +1,18 @@
 import { ChevronRight } from 'lucide-react';
-import { lazy, memo, Suspense, useId, useState } from 'react';
-import { fillForPieceWeight, type PieceWeightFault, piecesFromBase } from '../../core/plan/backwards';
+import { lazy, memo, type ReactNode, Suspense, useId, useState } from 'react';
+import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
 import { piecesFromShelf, type StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
-import { massUnit, type Showing, showMass, showPercent } from '../../core/units/showQuantity';
+import { massUnit, type Showing, showPercent } from '../../core/units/showQuantity';
 import { listed } from '../../words/en/plural';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
 const MassFault = lazy(() => import('./MassFault'));
+const PieceWeightFault = lazy(() => import('./PieceWeightFault'));
 
 interface Props {
   file: PlanFile;
@@ -21,7 +22,7 @@ interface Props {
 
 /** What a typed weight would lead to: a change that can be taken, or why not. */
 interface Reached {
-  says: string;
+  says: ReactNode;
   plan: Plan | null;
 }
 
@@ -108,24 +109,13 @@ function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Reache
 function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Reached {
   const fill = fillForPieceWeight(file, massG);
   if (!fill.success) {
-    return { says: whyNoFill(fill.error, showing), plan: null };
+    return { says: <PieceWeightFault fault={fill.error} />, plan: null };
   }
   if (fill.data < LEAST_FILL) return { says: 'that would fill less than 5 % of the cavity', plan: null };
   return {
     says: `fills to ${showPercent(fill.data, showing.locale)}`,
     plan: { ...file.plan, fillFraction: fill.data },
   };
-}
-
-function whyNoFill(fault: PieceWeightFault, showing: Showing): string {
-  switch (fault.code) {
-    case 'overfull':
-      return `the cavity holds ${showMass(fault.mostG, showing)} at the most`;
-    case 'additions-outweigh':
-      return `the fixed doses alone weigh ${showMass(fault.leastG, showing)} a piece`;
-    case 'sizes-fixed':
-      return `every pour has its own size: a piece weighs ${showMass(fault.pieceG, showing)}`;
-  }
 }
 
 interface FieldProps {
@@ -168,13 +158,7 @@ function WeightField({ label, reach, onTake }: FieldProps) {
         </button>
       </div>
       <p id={`${id}-says`} className={`min-h-4 text-xs ${isBad ? 'text-error' : 'quiet'}`} aria-live="polite">
-        {isBad && !parsed.success ? (
-          <Suspense>
-            <MassFault fault={parsed.error} />
-          </Suspense>
-        ) : (
-          reached?.says
-        )}
+        <Suspense>{isBad && !parsed.success ? <MassFault fault={parsed.error} /> : reached?.says}</Suspense>
       </p>
     </form>
   );

@@ -53,7 +53,7 @@ export function RecordForm<Item>(props: Props<Item>) {
           onSaveCopy={() => submitAgainst(null)}
         />
       )}
-      <div className="flex justify-end gap-2">
+      <div className="bg-base-100 sticky bottom-0 -mx-4 -mb-4 flex justify-end gap-2 rounded-b-2xl p-4">
         {onRemove && (
           <button
             type="button"

@@ -61,7 +61,7 @@ export function MaterialEditor({ was, kind, materials, locale, save, remove, onT
   return (
     <FormProvider {...form}>
       <RecordForm<Material>
-        title={was ? was.item.name : 'New material'}
+        title={was ? was.item.name : kind ? `New ${KIND_NAMES[kind].toLowerCase()}` : 'New material'}
         busy={form.formState.isSubmitting}
         was={was}
         save={save}
