@@ -178,7 +178,7 @@ test('the figure stands whole with its unit, however long it is, in grams and in
     await expect(page.getByTestId('target')).toHaveText('12345.7 g');
     expect(await figureFaults(page)).toEqual({ lines: 1, isCovered: false });
   }
-  await page.getByRole('button', { name: /switch to ounces/ }).click();
+  await page.getByRole('button', { name: /weights in ounces/ }).click();
   // 12,345.67 g / 28.349523125 g.
   await expect(page.getByTestId('target')).toHaveText('435.48 oz');
   expect(await figureFaults(page)).toEqual({ lines: 1, isCovered: false });

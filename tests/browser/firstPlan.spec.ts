@@ -1,7 +1,7 @@
 import { expect, type Locator, test } from '@playwright/test';
 import { type RunningServer, startServer, temporaryFolder } from '../support/server';
 import { looksRight } from './looksRight';
-import { doseField, saved } from './workshop';
+import { doseField, opened, saved } from './workshop';
 
 /** A workshop of its own, with nothing in it. */
 const folder = temporaryFolder();
@@ -53,4 +53,12 @@ test('from the first page of an empty workshop to a printed sheet with right wei
   await expect(page.locator('[data-task="r1/A/l1/base"]')).toContainText('603.7 g');
   await expect(page.getByRole('row', { name: /Lavender/ })).toContainText('12.1 g');
   expect(presses).toBeLessThanOrEqual(MOST_PRESSES);
+
+  await opened(page, `${server.base}/shelf`);
+  const usual = page.getByRole('row', { name: /Lavender oil/ });
+  await expect(usual).toContainText('usual, not yours');
+  await usual.getByRole('button', { name: 'Lavender oil' }).click();
+  await page.getByLabel('Supplier’s limit, % of product').fill('2');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(usual).not.toContainText('usual, not yours');
 });

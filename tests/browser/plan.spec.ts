@@ -124,7 +124,7 @@ test('turned round: pieces from the base on hand, fill from a wanted weight', as
   // 100 mL a piece needs 100 / (1/1.05 + 0.02/0.95) = 102.73 g of base: 900 g make 8.
   await page.getByLabel(/on hand, g/).fill('900');
   await expect(page.getByText('makes 8 pieces')).toBeVisible();
-  await page.getByRole('button', { name: 'Use this' }).first().click();
+  await page.getByRole('button', { name: 'Use this', exact: true }).first().click();
   await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('8');
   // A full piece weighs 104.78 g.
   await page.getByLabel('Wanted weight a piece, g').fill('120');

@@ -100,7 +100,7 @@ test('the section flips between mold, bar and face, and is kept as SVG in millim
   const panel = page.getByRole('region', { name: 'Section' });
   const saves = async (kind: string) => {
     const download = page.waitForEvent('download');
-    await panel.getByRole('button', { name: `Keep the drawing as ${kind}` }).click();
+    await panel.getByRole('button', { name: `${kind}: keep the drawing` }).click();
     const file = await download;
     expect(file.suggestedFilename()).toMatch(new RegExp(`^Night Ferry .*\\.${kind.toLowerCase()}$`));
     return readFileSync((await file.path()) ?? '');
@@ -153,7 +153,7 @@ test('a cavity is measured in guided ways, and water steps draw a shape of their
     'href',
     '/shelf?material=glaze',
   );
-  await measuring.getByRole('button', { name: 'Use Water, by weight or jug' }).click();
+  await measuring.getByRole('button', { name: 'Use it: Water, by weight or jug' }).click();
   await expect(page.getByLabel(/^One cavity holds/)).toHaveValue('61.05');
 
   await page.getByLabel('Shape inside').selectOption({ label: 'Measured in steps of water' });

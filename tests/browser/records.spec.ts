@@ -121,9 +121,9 @@ test('weights switch between grams and ounces, and day and night are remembered'
   const { id } = await given(request, ownFile([[scent, '2 %']]));
   await page.goto(`/plans/${id}`);
   await expect(page.getByText('104.8 g')).toBeVisible();
-  await page.getByRole('button', { name: /switch to ounces/ }).click();
+  await page.getByRole('button', { name: /weights in ounces/ }).click();
   await expect(page.getByText('3.70 oz')).toBeVisible();
-  await page.getByRole('button', { name: 'Switch between day and night' }).click();
+  await page.getByRole('button', { name: 'Night colours' }).click();
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'enamel-night');
 });

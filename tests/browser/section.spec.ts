@@ -265,8 +265,8 @@ test('a dose of a jug that goes on says what is added to it, or what its pour ho
   // In ounces no gram is left on the tabs.
   await expect(page.getByRole('tab', { name: /^A/ })).toContainText('48 g');
   await saved(page);
-  await page.getByRole('button', { name: /switch to ounces/ }).click();
+  await page.getByRole('button', { name: /weights in ounces/ }).click();
   await expect(page.getByRole('tab', { name: /^A/ })).toContainText('1.69');
   await expect(page.getByRole('tab', { name: /^A/ })).toContainText('oz');
-  await page.getByRole('button', { name: /switch to grams/ }).click();
+  await page.getByRole('button', { name: /weights in grams/ }).click();
 });

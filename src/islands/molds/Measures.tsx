@@ -82,7 +82,7 @@ export function Measures({ bases }: { bases: Base[] }) {
               <button
                 type="button"
                 className="btn btn-sm btn-ghost min-h-11"
-                aria-label={`Use ${MEASURED_NAMES[by]}`}
+                aria-label={`Use it: ${MEASURED_NAMES[by]}`}
                 onClick={() => take(by, meanMl)}
               >
                 Use it

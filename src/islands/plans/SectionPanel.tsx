@@ -142,7 +142,7 @@ function ViewBar({ shown, onView, onKeep }: ViewProps) {
             key={kind}
             type="button"
             className="btn btn-sm btn-ghost min-h-11 min-w-11 px-1 text-xs font-normal underline"
-            aria-label={`Keep the drawing as ${kind}`}
+            aria-label={`${kind}: keep the drawing`}
             onClick={() => onKeep(kind)}
           >
             {kind}

@@ -85,7 +85,7 @@ function FromShelf({ file: { plan, mold }, sheet, stock }: ShelfProps) {
       <button
         type="button"
         className="btn btn-secondary min-h-11"
-        aria-label="Take as many pieces as the shelf makes"
+        aria-label="Use this: as many pieces as the shelf makes"
         disabled={!can || pieces === plan.pieces}
         onClick={() => editShown(scalePlan(plan, pieces, mold), `from shelf ${Date.now()}`)}
       >

@@ -1,4 +1,5 @@
 import type { Material } from '../../core/materials/material';
+import { isUsual } from '../../core/materials/usual';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, leftOf } from '../../core/stock/stock';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
@@ -31,7 +32,7 @@ export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): 
     stored,
     name: item.name,
     kind: KIND_NAMES[item.kind],
-    what: whatItIs(item),
+    what: isUsual(stored) ? `${whatItIs(item)} · usual, not yours` : whatItIs(item),
     limit: limitOf(item) ?? undefined,
     left,
     isLow: item.lowStock !== null && left !== undefined && left < item.lowStock,

@@ -9,6 +9,7 @@ import {
   unknownColorant,
   unknownFragrance,
 } from '../../../core/materials/unknownMaterial';
+import { usualId } from '../../../core/materials/usual';
 
 // Generic materials under generic names. What their packs say is not known, so nearly every figure is left empty:
 // usual ones stand in until the user's own take their place, and what nobody knows stays not known.
@@ -16,15 +17,15 @@ import {
 const base = (id: string, name: string, { look, ...facts }: Pick<Base, 'look'> & Partial<Base>): Base => ({
   ...unknownBase(name, look),
   ...facts,
-  id: `usual-${id}`,
+  id: usualId(id),
 });
 const scent = (id: string, name: string, fragranceKind: Fragrance['fragranceKind']): Fragrance => ({
   ...unknownFragrance(name, fragranceKind),
-  id: `usual-${id}`,
+  id: usualId(id),
 });
 const colour = (id: string, name: string, form: Colorant['form']): Colorant => ({
   ...unknownColorant(name, form),
-  id: `usual-${id}`,
+  id: usualId(id),
 });
 const additive = (
   id: string,
@@ -33,7 +34,7 @@ const additive = (
 ): Additive => ({
   ...unknownAdditive(name, role),
   ...facts,
-  id: `usual-${id}`,
+  id: usualId(id),
 });
 
 export const STARTER_MATERIALS: readonly Material[] = [
