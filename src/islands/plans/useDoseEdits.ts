@@ -1,4 +1,4 @@
-import { type RefObject, useMemo } from 'react';
+import { type RefObject, useEffect, useMemo, useRef } from 'react';
 import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/ids';
 import { counting, dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
@@ -61,7 +61,15 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
       id: freshId(plan.pours, 'dose'),
     };
     editPour({ doses: [...doses, added] }, `add ${material.id} ${Date.now()}`);
-    focusDose(doses.length);
+    wanted.current = added.id;
+  });
+  /** A dose that was added is gone to once its row is drawn. */
+  const wanted = useRef<string | null>(null);
+  useEffect(() => {
+    const index = doses.findIndex(({ id }) => id === wanted.current);
+    if (index < 0) return;
+    wanted.current = null;
+    focusDose(index);
   });
   const actions = useActions({
     onText: (index, text) => setDose(index, text, doseTyped(pourIndex, index)),
