@@ -34,9 +34,11 @@ test('from the first page of an empty workshop to a printed sheet with right wei
   presses++;
   await page.getByLabel('Name', { exact: true }).press('Enter');
   await page.waitForURL(/\/plans\/[0-9a-f-]{36}$/);
-  presses += 2;
+  presses += 3;
   await page.getByLabel('Material to add').fill('lavender');
   await page.getByLabel('Material to add').press('Enter');
+  await expect(page.getByRole('button', { name: 'Lavender oil Fragrance' })).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(doseField(page, 'Lavender oil')).toBeFocused();
   await doseField(page, 'Lavender oil').fill('2 per cent');
   await saved(page);

@@ -42,6 +42,8 @@ test('by keyboard alone: new plan, doses, over the cap, mend, bench with 3 % mor
   await tabTo(page, /Material to add/);
   await page.keyboard.type('Bay');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Bay & Rope Fragrance' })).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(page.getByLabel('Dose of Bay & Rope')).toBeFocused();
   await page.keyboard.type('3,5 %');
 

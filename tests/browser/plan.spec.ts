@@ -343,7 +343,7 @@ test('a material that is not on the shelf is put there by its kind; a name that 
   await page.keyboard.type('0.4 %');
   await page.keyboard.press('Enter');
   await expect(add).toBeFocused();
-  await page.keyboard.type(id.slice(0, 8));
+  await page.keyboard.type(name.toUpperCase());
   await page.keyboard.press('Enter');
   await expect(page.getByLabel(`Dose of ${name}`)).toHaveCount(2);
   await saved(page);
@@ -353,6 +353,11 @@ test('a material that is not on the shelf is put there by its kind; a name that 
   expect(made).toHaveLength(1);
   expect(made[0].item).toMatchObject({ kind: 'colorant', form: 'pigment', maxOfProduct: null });
 
+  await add.fill(file.materials[0]?.name ?? '');
+  await add.press('Enter');
+  await expect(
+    page.getByText(`“${file.materials[0]?.name}” is there already, and not dosed, as base.`),
+  ).toBeVisible();
   await add.fill(own?.name.replace('Scent ', '') ?? '');
   await add.press('Enter');
   await page.getByRole('button', { name: `${own?.name} Fragrance` }).click();

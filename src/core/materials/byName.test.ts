@@ -7,15 +7,16 @@ const shelf = ['Lavender oil', 'Lavender petals', 'Sweet orange oil', 'Oil', 'Ro
 }));
 const names = (typed: string) => {
   const match = byName(shelf, typed);
-  if (match.kind === 'one') return match.item.name;
-  return match.kind === 'several' ? match.items.map(({ name }) => name) : null;
+  if (match.kind === 'called') return match.item.name;
+  return match.kind === 'among' ? match.items.map(({ name }) => name) : null;
 };
 
-test('a name is found as it is written, or by words that only one of them has', () => {
+test('a name is found as it is written; what only has its words in it is asked about', () => {
   assert.equal(names('Lavender oil'), 'Lavender oil');
   assert.equal(names('  lavender   OIL '), 'Lavender oil');
-  assert.equal(names('orange'), 'Sweet orange oil');
-  assert.equal(names('oil sweet'), 'Sweet orange oil');
+  assert.equal(names('rosé CLAY'), 'Rosé clay');
+  assert.deepEqual(names('oil sweet'), ['Sweet orange oil']);
+  assert.deepEqual(names('orange'), ['Sweet orange oil']);
   assert.equal(names('rose clay'), 'Rosé clay');
 });
 
@@ -32,5 +33,5 @@ test('several are all answered, and what nobody has is none', () => {
 
 test('two of one name are both answered', () => {
   const match = byName([{ name: 'Mint' }, { name: 'mint' }], 'Mint');
-  assert.equal(match.kind === 'several' && match.items.length, 2);
+  assert.equal(match.kind === 'among' && match.items.length, 2);
 });

@@ -4,9 +4,10 @@ interface Named {
 
 /** What a typed name may mean among what is there. */
 export type NameMatch<Item> =
-  | { kind: 'one'; item: Item }
-  /** Each has the words in its name; none is called just so. */
-  | { kind: 'several'; items: Item[] }
+  /** One is called just so. */
+  | { kind: 'called'; item: Item }
+  /** Some are called so, or have the words in their names: which is meant has to be asked, of one alone too. */
+  | { kind: 'among'; items: Item[] }
   | { kind: 'none' };
 
 /** Names are compared without capitals, accents and doubled spaces. */
@@ -14,7 +15,7 @@ export function foldedName(name: string): string {
   return name.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase('en').replace(/\s+/g, ' ').trim();
 }
 
-/** What is called as was typed; or what alone has every typed word in its name. */
+/** What is called as was typed; or what has every typed word in its name. */
 export function byName<Item extends Named>(items: readonly Item[], typed: string): NameMatch<Item> {
   const wanted = foldedName(typed);
   if (wanted === '') return { kind: 'none' };
@@ -24,7 +25,7 @@ export function byName<Item extends Named>(items: readonly Item[], typed: string
     called.length > 0
       ? called
       : items.filter(({ name }) => words.every((word) => foldedName(name).includes(word)));
-  const [first, ...others] = found;
-  if (first === undefined) return { kind: 'none' };
-  return others.length === 0 ? { kind: 'one', item: first } : { kind: 'several', items: found };
+  const [first] = called;
+  if (first !== undefined && called.length === 1) return { kind: 'called', item: first };
+  return found.length === 0 ? { kind: 'none' } : { kind: 'among', items: found };
 }

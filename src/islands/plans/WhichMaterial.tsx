@@ -1,9 +1,14 @@
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { ADDITIVE_ROLES } from '../../core/materials/additive';
-import { byName } from '../../core/materials/byName';
+import { byName, foldedName } from '../../core/materials/byName';
 import { COLORANT_FORMS } from '../../core/materials/colorant';
 import { FRAGRANCE_KINDS } from '../../core/materials/fragrance';
-import type { DoseableMaterial, NewMaterial } from '../../core/materials/material';
+import {
+  type DoseableMaterial,
+  isDoseable,
+  type Material,
+  type NewMaterial,
+} from '../../core/materials/material';
 import { unknownAdditive, unknownColorant, unknownFragrance } from '../../core/materials/unknownMaterial';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { FORM_NAMES, FRAGRANCE_KIND_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
@@ -30,9 +35,9 @@ export default function WhichMaterial({ name, among, onChoose, onCancel }: Props
     box.current?.scrollIntoView({ block: 'nearest' });
   }, [isNew]);
   useEffect(() => {
-    if (match.kind === 'one') onChoose(match.item);
+    if (match.kind === 'called') onChoose(match.item);
   }, [match, onChoose]);
-  if (match.kind === 'one') return null;
+  if (match.kind === 'called') return null;
   return (
     <fieldset
       ref={box}
@@ -61,7 +66,9 @@ export default function WhichMaterial({ name, among, onChoose, onCancel }: Props
 
 /** The kind is all that is asked: the rest stays not known until somebody enters it on the shelf. */
 function NewMaterialKinds({ name, onChoose }: Pick<Props, 'name' | 'onChoose'>) {
-  const { shelved } = usePlanPage();
+  const { materials, shelved } = usePlanPage();
+  /** Among what is not offered: archived, or of a kind that is not dosed. */
+  const same = materials.find((each) => !isOffered(each) && foldedName(each.name) === foldedName(name));
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   async function make(material: NewMaterial) {
@@ -79,10 +86,23 @@ function NewMaterialKinds({ name, onChoose }: Pick<Props, 'name' | 'onChoose'>) 
   );
   return (
     <>
-      <p>
-        <strong>“{name}” is not on the shelf.</strong> Say what it is, and it is put there, with limits not
-        known until you enter them from its pack.
-      </p>
+      {same ? (
+        <p>
+          <strong>
+            “{same.name}” is there already, {same.archived ? 'archived' : 'and not dosed'}, as{' '}
+            {KIND_NAMES[same.kind].toLowerCase()}.
+          </strong>{' '}
+          <a className="link" href={`/shelf?material=${encodeURIComponent(same.id)}`}>
+            Open it
+          </a>
+          , or say what a second one is.
+        </p>
+      ) : (
+        <p>
+          <strong>“{name}” is not on the shelf.</strong> Say what it is, and it is put there, with limits not
+          known until you enter them from its pack.
+        </p>
+      )}
       <Choices title="A scent">
         {FRAGRANCE_KINDS.map((kind) => choice(FRAGRANCE_KIND_NAMES[kind], unknownFragrance(name, kind)))}
       </Choices>
@@ -100,6 +120,8 @@ function NewMaterialKinds({ name, onChoose }: Pick<Props, 'name' | 'onChoose'>) 
     </>
   );
 }
+
+const isOffered = (each: Material) => isDoseable(each) && !each.archived;
 
 function Choices({ title, children }: { title: string; children: ReactNode }) {
   return (
