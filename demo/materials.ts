@@ -7,32 +7,24 @@ import type { Fragrance } from '../src/core/materials/fragrance';
 import type { Material } from '../src/core/materials/material';
 import type { Packaging } from '../src/core/materials/packaging';
 import type { Scrap } from '../src/core/materials/scrap';
+import {
+  unknownAdditive,
+  unknownBase,
+  unknownColorant,
+  unknownDispersant,
+  unknownFragrance,
+} from '../src/core/materials/unknownMaterial';
 
 // Every name and figure here is invented.
 
 const common = { note: '', lowStock: null, archived: false };
-const dosed = {
-  ...common,
-  inci: null,
-  origins: [],
-  skin: 'released' as const,
-  maxOfProduct: null,
-  maxByUse: null,
-  usualLeastOfBase: null,
-  usualMostOfBase: null,
-  readings: [],
-};
+const released = { origins: [], skin: 'released' as const };
 
 const base = (id: string, name: string, facts: Partial<Base>): Base => ({
-  ...common,
+  ...unknownBase(name, 'clear'),
   id,
-  kind: 'base',
-  name,
   inci: ['Glycerin', 'Aqua', 'Sodium Stearate', 'Propylene Glycol', 'Sorbitol', 'Sodium Laurate'],
   origins: [],
-  baseKind: 'soap',
-  look: 'clear',
-  contains: '',
   suspension: false,
   sweat: 'standard',
   setSpeed: 'normal',
@@ -41,63 +33,34 @@ const base = (id: string, name: string, facts: Partial<Base>): Base => ({
   meltsC: 56,
   thickensC: 51,
   ceilingC: 71,
-  sweatsAbove: null,
-  setsC: null,
-  setsOverK: null,
-  latentJG: null,
-  heatCapacityJGK: null,
-  conductivityWMK: null,
   hardensH: 0,
-  densityGPerMl: null,
   fragranceCapOfBase: 0.03,
-  oilsCapOfBase: null,
-  liquidsCapOfBase: null,
-  additionsCapOfBase: null,
-  gritCounts: null,
   ...facts,
 });
 const fragrance = (id: string, name: string, facts: Partial<Fragrance>): Fragrance => ({
-  ...dosed,
+  ...unknownFragrance(name, 'fragrance-oil'),
+  ...released,
   id,
-  kind: 'fragrance',
-  name,
-  fragranceKind: 'fragrance-oil',
-  densityGPerMl: null,
   vanillinOfMaterial: 0,
   allergens: [],
   ...facts,
 });
 const colorant = (id: string, name: string, facts: Partial<Colorant>): Colorant => ({
-  ...dosed,
+  ...unknownColorant(name, 'mica'),
+  ...released,
   id,
-  kind: 'colorant',
-  name,
-  form: 'mica',
-  bleeds: null,
-  densityGPerMl: null,
-  bulkDensityGPerMl: null,
-  colour: null,
-  match: null,
   ...facts,
 });
 const additive = (id: string, name: string, facts: Partial<Additive>): Additive => ({
-  ...dosed,
+  ...unknownAdditive(name, 'active'),
+  ...released,
   id,
-  kind: 'additive',
-  name,
-  role: 'active',
-  grainMm: null,
-  densityGPerMl: null,
-  bulkDensityGPerMl: null,
   ...facts,
 });
 const dispersant = (id: string, name: string, facts: Partial<Dispersant>): Dispersant => ({
-  ...dosed,
+  ...unknownDispersant(name, false),
+  ...released,
   id,
-  kind: 'dispersant',
-  name,
-  leaves: false,
-  densityGPerMl: null,
   ...facts,
 });
 const blend = (id: string, name: string, members: [string, number][], note: string): Blend => ({

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { launchChromium } from './browser.mjs';
 import { startChild } from './childServer.mjs';
-import { ensureChromium } from './ensureChromium.mjs';
+import { chromiumPath, ensureChromium, SHELL, WHOLE } from './ensureChromium.mjs';
 import { ensureBuilt, ensureInstalled, projectFolder } from './setup.mjs';
 
 ensureInstalled();
@@ -41,7 +41,8 @@ await empty.stop();
 const json = async (/** @type {string} */ path) => (await fetch(server.base + path)).json();
 const [{ id: plan }] = await json('/api/plans');
 const [{ id: run }] = await json('/api/runs');
-const browser = await launchChromium();
+// The shell paints on another clock: a key in a bare field takes no time in it.
+const browser = await launchChromium(chromiumPath([WHOLE, SHELL]));
 console.log('client JavaScript, gzipped:');
 for (const [name, path] of [
   ['today', '/'],

@@ -12,6 +12,7 @@ export const CHROMIUM_SWITCHES = [
   '--disable-sync',
 ];
 
-export function launchChromium() {
-  return chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_SWITCHES });
+/** @param {string} [executablePath] */
+export function launchChromium(executablePath = chromiumPath()) {
+  return chromium.launch({ executablePath, args: CHROMIUM_SWITCHES });
 }

@@ -3,12 +3,16 @@ import { existsSync } from 'node:fs';
 import { stopWith } from './setup.mjs';
 
 /** Debian's two packages of one Chromium: the shell has no window, and opens a page in two thirds of the time. */
-const SHELL = '/usr/bin/chromium-headless-shell';
-const WHOLE = '/usr/bin/chromium';
+export const SHELL = '/usr/bin/chromium-headless-shell';
+export const WHOLE = '/usr/bin/chromium';
 
-/** Which Chromium to drive: the one that is named, or the first that is here. */
-export const chromiumPath = () =>
-  process.env.CHROMIUM ?? [SHELL, WHOLE].find((path) => existsSync(path)) ?? SHELL;
+/**
+ * Which Chromium to drive: the one that is named, or the first that is here.
+ *
+ * @param {string[]} [wanted]
+ */
+export const chromiumPath = (wanted = [SHELL, WHOLE]) =>
+  process.env.CHROMIUM ?? wanted.find((path) => existsSync(path)) ?? SHELL;
 
 /** Debian's Chromium for the browser tests: installed when it is missing and this account may. */
 export function ensureChromium() {

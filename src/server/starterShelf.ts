@@ -1,8 +1,7 @@
+import { foldedName } from '../core/materials/byName';
 import { STARTER_MATERIALS } from '../words/en/starter/materials';
 import { STARTER_MOLDS } from '../words/en/starter/molds';
 import type { Workshop } from './workshop';
-
-const folded = (name: string) => name.toLocaleLowerCase('en');
 
 /**
  * Puts usual materials and molds on the shelf, with figures that are usual and not the user's own. What is there by id or
@@ -18,7 +17,7 @@ export function takeStarterShelf(workshop: Workshop): number {
     const isThere = (
       all: readonly { id: string; name: string }[],
       { id, name }: { id: string; name: string },
-    ) => all.some((each) => each.id === id || folded(each.name) === folded(name));
+    ) => all.some((each) => each.id === id || foldedName(each.name) === foldedName(name));
     const newMaterials = STARTER_MATERIALS.filter((each) => !isThere(materials, each));
     const newMolds = STARTER_MOLDS.filter((each) => !isThere(molds, each));
     for (const material of newMaterials) workshop.materials.insert(material, at);

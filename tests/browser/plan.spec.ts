@@ -393,6 +393,16 @@ test('a base and a mold that are missing are made in the plan, by their own form
   await dialog.getByLabel('Name', { exact: true }).fill(`Curd ${mark}`);
   await dialog.getByRole('button', { name: 'Put there' }).click();
   await expect(base.locator('option:checked')).toHaveText(`Curd ${mark}`);
+  // One of that name is there: it is taken without leaving the plan.
+  const own = await base.locator(`option[value="${before}"]`).textContent();
+  await base.selectOption({ label: 'A new base …' });
+  await dialog.getByLabel('Name', { exact: true }).fill(`  ${own?.toUpperCase()}`);
+  await dialog.getByRole('button', { name: 'Put there' }).click();
+  await expect(dialog.getByRole('alert')).toContainText(`“${own}” is on the shelf already, as base.`);
+  await dialog.getByRole('button', { name: 'Use that one' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(base).toHaveValue(before);
+  await base.selectOption({ label: `Curd ${mark}` });
   await saved(page);
   await page.reload();
   await expect(base.locator('option:checked')).toHaveText(`Curd ${mark}`);

@@ -7,6 +7,13 @@ import type { Fragrance } from '../../src/core/materials/fragrance';
 import type { DoseableMaterial, Material } from '../../src/core/materials/material';
 import type { Piece } from '../../src/core/materials/piece';
 import type { Scrap } from '../../src/core/materials/scrap';
+import {
+  unknownAdditive,
+  unknownBase,
+  unknownColorant,
+  unknownDispersant,
+  unknownFragrance,
+} from '../../src/core/materials/unknownMaterial';
 import type { Mold } from '../../src/core/molds/mold';
 import type { MadePiece } from '../../src/core/plan/embed';
 import { type DraftEmbed, withIds } from '../../src/core/plan/ids';
@@ -24,58 +31,29 @@ import type { PourWay } from '../../src/core/plan/pourWay';
 import type { Sheet } from '../../src/core/plan/sheet';
 
 const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
-const dosed = {
-  ...common,
-  skin: 'released' as const,
-  maxOfProduct: null,
-  maxByUse: null,
-  usualLeastOfBase: null,
-  usualMostOfBase: null,
-  readings: [],
-};
+const released = { origins: [], skin: 'released' as const };
 
 /** Records that only a check uses; every field can be set. */
 export function base(over: Partial<Base> = {}): Base {
   return {
-    ...common,
+    ...unknownBase('Test base', 'clear'),
+    origins: [],
     id: 'base-1',
-    kind: 'base',
-    name: 'Test base',
-    baseKind: 'soap',
-    look: 'clear',
-    contains: '',
     suspension: true,
     sweat: 'standard',
     setSpeed: 'normal',
-    bearsFreezer: null,
-    standsHeat: null,
-    meltsC: null,
-    thickensC: null,
-    ceilingC: null,
-    sweatsAbove: null,
-    setsC: null,
-    setsOverK: null,
-    latentJG: null,
-    heatCapacityJGK: null,
-    conductivityWMK: null,
-    hardensH: null,
     densityGPerMl: 1.05,
     fragranceCapOfBase: 0.03,
-    oilsCapOfBase: null,
-    liquidsCapOfBase: null,
     additionsCapOfBase: 0.1,
-    gritCounts: null,
     ...over,
   };
 }
 
 export function fragrance(over: Partial<Fragrance> = {}): Fragrance {
   return {
-    ...dosed,
+    ...unknownFragrance('Test scent', 'fragrance-oil'),
+    ...released,
     id: 'scent-1',
-    kind: 'fragrance',
-    name: 'Test scent',
-    fragranceKind: 'fragrance-oil',
     densityGPerMl: 0.95,
     maxOfProduct: 0.05,
     vanillinOfMaterial: 0,
@@ -86,41 +64,30 @@ export function fragrance(over: Partial<Fragrance> = {}): Fragrance {
 
 export function colorant(over: Partial<Colorant> = {}): Colorant {
   return {
-    ...dosed,
+    ...unknownColorant('Test mica', 'mica'),
+    ...released,
     id: 'colour-1',
-    kind: 'colorant',
-    name: 'Test mica',
-    form: 'mica',
-    bleeds: null,
     densityGPerMl: 2.9,
     bulkDensityGPerMl: 0.3,
-    colour: null,
-    match: null,
     ...over,
   };
 }
 
 export function additive(over: Partial<Additive> = {}): Additive {
   return {
-    ...dosed,
+    ...unknownAdditive('Test extra', 'active'),
+    ...released,
     id: 'extra-1',
-    kind: 'additive',
-    name: 'Test extra',
-    role: 'active',
-    grainMm: null,
     densityGPerMl: 1.1,
-    bulkDensityGPerMl: null,
     ...over,
   };
 }
 
 export function dispersant(over: Partial<Dispersant> = {}): Dispersant {
   return {
-    ...dosed,
+    ...unknownDispersant('Test glycerin', false),
+    ...released,
     id: 'wet-1',
-    kind: 'dispersant',
-    name: 'Test glycerin',
-    leaves: false,
     densityGPerMl: 1.26,
     ...over,
   };

@@ -12,7 +12,7 @@ export type NameMatch<Item> =
 
 /** Names are compared without capitals, accents and doubled spaces. */
 export function foldedName(name: string): string {
-  return name.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase('en').replace(/\s+/g, ' ').trim();
+  return name.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase('und').replace(/\s+/g, ' ').trim();
 }
 
 /** What is called as was typed; or what has every typed word in its name. */

@@ -1,6 +1,7 @@
 import type { Additive } from './additive';
 import type { Base } from './base';
 import type { Colorant } from './colorant';
+import type { Dispersant } from './dispersant';
 import type { Fragrance } from './fragrance';
 
 // Materials of which nothing is known but their name and what they are: usual figures stand in, unknown limits stay
@@ -28,8 +29,8 @@ export function unknownBase(name: string, look: Base['look']): Omit<Base, 'id'> 
     look,
     contains: '',
     suspension: null,
-    sweat: 'standard',
-    setSpeed: 'normal',
+    sweat: 'unknown',
+    setSpeed: 'unknown',
     bearsFreezer: null,
     standsHeat: null,
     meltsC: null,
@@ -73,4 +74,8 @@ export function unknownColorant(name: string, form: Colorant['form']): Omit<Colo
 
 export function unknownAdditive(name: string, role: Additive['role']): Omit<Additive, 'id'> {
   return { ...DOSED, name, kind: 'additive', role, grainMm: null, bulkDensityGPerMl: null };
+}
+
+export function unknownDispersant(name: string, leaves: boolean): Omit<Dispersant, 'id'> {
+  return { ...DOSED, name, kind: 'dispersant', leaves };
 }

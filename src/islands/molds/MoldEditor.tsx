@@ -34,7 +34,7 @@ interface EditorProps {
   bases: Base[];
   was: StoredMold | null;
   save: ReturnType<typeof useRecords<Mold>>['save'];
-  onTheirs(theirs: StoredMold): void;
+  onTheirs?(theirs: StoredMold): void;
   onDone(): void;
 }
 

@@ -1,13 +1,8 @@
-import { lazy, Suspense, useState } from 'react';
 import type { SheetPour } from '../../core/plan/sheet';
 import { showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
-
-const NewRecord = lazy(() => import('./NewRecord'));
-
-/** Chosen in the list to make what is not in it. */
-const NEW = ' new';
+import { useNewRecord } from './useNewRecord';
 
 interface Props {
   baseId: string;
@@ -17,8 +12,8 @@ interface Props {
 
 /** The base of a pour, and how much of it the pour takes. */
 export function BaseRow({ baseId, sheetPour, onBase }: Props) {
-  const { materials, shelved } = usePlanPage();
-  const [isMaking, setMaking] = useState(false);
+  const { materials } = usePlanPage();
+  const { newOption, newForm, choosing } = useNewRecord({ what: 'base', onMade: onBase });
   const showing = useShowing();
   return (
     <tr>
@@ -28,7 +23,7 @@ export function BaseRow({ baseId, sheetPour, onBase }: Props) {
           <select
             className="select select-sm w-full pointer-coarse:min-h-11 font-semibold"
             value={baseId}
-            onChange={({ target }) => (target.value === NEW ? setMaking(true) : onBase(target.value))}
+            onChange={({ target }) => choosing(onBase)(target.value)}
           >
             {materials
               .filter(({ id, kind, archived }) => kind === 'base' && (!archived || id === baseId))
@@ -37,21 +32,10 @@ export function BaseRow({ baseId, sheetPour, onBase }: Props) {
                   {name}
                 </option>
               ))}
-            <option value={NEW}>A new base …</option>
+            {newOption}
           </select>
         </label>
-        {isMaking && (
-          <Suspense>
-            <NewRecord
-              what="base"
-              onMade={(base) => {
-                shelved(base);
-                onBase(base.id);
-              }}
-              onClose={() => setMaking(false)}
-            />
-          </Suspense>
-        )}
+        {newForm}
       </td>
       <td className="text-right text-lg font-semibold">
         {sheetPour ? showMassFigure(sheetPour.baseG, showing) : '–'}

@@ -1,5 +1,5 @@
 import { Copy, Download, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
-import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { USES, type Use } from '../../core/materials/fields';
 import type { Mold } from '../../core/molds/mold';
 import type { Plan } from '../../core/plan/plan';
@@ -8,6 +8,7 @@ import { USE_NAMES } from '../../words/en/plan/useNames';
 import { FigureField } from '../shared/FigureField';
 import type { SaveState } from '../shared/saveQueue';
 import { usePlanPage } from './planContext';
+import { useNewRecord } from './useNewRecord';
 import type { usePlanActions } from './usePlanActions';
 
 interface Props {
@@ -27,15 +28,11 @@ const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
 const FILL = { unit: '%', least: 5, most: 100 };
 const LOSS = { unit: '%', least: 0, most: 50 };
 
-const NewRecord = lazy(() => import('./NewRecord'));
-
-/** Chosen in a list to make what is not in it. */
-const NEW = ' new';
-
 export function PlanBar(props: Props) {
-  const { edit, molded } = usePlanPage();
-  const [isMaking, setMaking] = useState(false);
+  const { edit } = usePlanPage();
   const { plan, molds } = props;
+  const setMold = (moldId: string) => edit({ ...plan, moldId }, 'mold');
+  const { newOption, newForm, choosing } = useNewRecord({ what: 'mold', onMade: setMold });
   return (
     <header className="plate flex flex-wrap items-start gap-x-2 gap-y-1 px-3 py-1.5">
       <NameField name={plan.name} onChange={(name) => edit({ ...plan, name }, 'name')} />
@@ -51,31 +48,15 @@ export function PlanBar(props: Props) {
           </option>
         ))}
       </Choice>
-      <Choice
-        label="Mold"
-        value={plan.moldId}
-        className="w-33"
-        onChange={(moldId) => (moldId === NEW ? setMaking(true) : edit({ ...plan, moldId }, 'mold'))}
-      >
+      <Choice label="Mold" value={plan.moldId} className="w-33" onChange={choosing(setMold)}>
         {molds.map((mold) => (
           <option key={mold.id} value={mold.id}>
             {mold.name}
           </option>
         ))}
-        <option value={NEW}>A new mold …</option>
+        {newOption}
       </Choice>
-      {isMaking && (
-        <Suspense>
-          <NewRecord
-            what="mold"
-            onMade={(mold) => {
-              molded(mold);
-              edit({ ...plan, moldId: mold.id }, 'mold');
-            }}
-            onClose={() => setMaking(false)}
-          />
-        </Suspense>
-      )}
+      {newForm}
       <FigureField
         label="Pieces"
         className="w-14"

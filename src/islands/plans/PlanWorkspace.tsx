@@ -26,9 +26,9 @@ import { SectionColumn } from './SectionColumn';
 import { TotalsPanel } from './TotalsPanel';
 import { useEditedPlan } from './useEditedPlan';
 import { useFindings } from './useFindings';
+import { usePageRecords } from './usePageRecords';
 import { usePlanActions } from './usePlanActions';
 import { useReview } from './useReview';
-import { useTaught } from './useTaught';
 
 const ConflictDialog = lazy(() => import('./ConflictDialog'));
 
@@ -62,9 +62,7 @@ export default withShowing(PlanWorkspace);
 /** Everything that one decision touches, in sight of it. */
 function Workspace(props: Props & { draft: Draft | null }) {
   const { stored, made, stock, today, draft } = props;
-  const [materials, setMaterials] = useState(props.materials);
-  const shelved = useStable((material: Material) => setMaterials((before) => [...before, material]));
-  const { molds, rules, taught, molded } = useTaught(props.molds, props.rules);
+  const { molds, materials, rules, taught, shelved, molded } = usePageRecords(props);
   const [pourIndex, setPourIndex] = useState(0);
   const [detail, setDetail] = useState<Detail | null>(null);
   const edited = useEditedPlan(stored, draft);

@@ -66,6 +66,7 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
   /** A dose that was added is gone to once its row is drawn. */
   const wanted = useRef<string | null>(null);
   useEffect(() => {
+    if (wanted.current === null) return;
     const index = doses.findIndex(({ id }) => id === wanted.current);
     if (index < 0) return;
     wanted.current = null;

@@ -12,7 +12,8 @@ interface Props<Item> {
   /** The record as it was read; null for a new one. */
   was: StoredItem<Item> | null;
   save(item: Omit<Item, 'id'>, was: StoredItem<Item> | null): Promise<ApiProblem | null>;
-  onTheirs(theirs: StoredItem<Item>): void;
+  /** Left out where the record is new for certain, and nobody can have changed it elsewhere. */
+  onTheirs?: ((theirs: StoredItem<Item>) => void) | undefined;
   onDone(): void;
   /** Takes the record away; left out where that is not possible. */
   onRemove?: (() => void) | undefined;
@@ -49,7 +50,7 @@ export function RecordForm<Item>(props: Props<Item>) {
         <RecordProblem
           problem={problem}
           onKeepMine={() => was && submitAgainst({ ...was, revision: problem.revision ?? was.revision })}
-          onTakeTheirs={() => onTheirs({ item: problem.current as Item, revision: problem.revision ?? 1 })}
+          onTakeTheirs={() => onTheirs?.({ item: problem.current as Item, revision: problem.revision ?? 1 })}
           onSaveCopy={() => submitAgainst(null)}
         />
       )}

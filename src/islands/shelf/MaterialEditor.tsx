@@ -20,13 +20,17 @@ interface Props {
   materials: readonly Material[];
   locale: string;
   save: ReturnType<typeof useRecords<Material>>['save'];
-  remove: ReturnType<typeof useRecords<Material>>['remove'];
-  onTheirs(theirs: StoredItem<Material>): void;
+  /** These three: left out where only a new one is made. */
+  remove?: ReturnType<typeof useRecords<Material>>['remove'];
+  onTheirs?(theirs: StoredItem<Material>): void;
+  /** Takes the one that has the name already, in the place of a new one. */
+  onTake?(id: string): void;
   onDone(): void;
 }
 
 /** The form of one material: saved, archived, or taken off the shelf when nothing names it. */
-export function MaterialEditor({ was, kind, materials, locale, save, remove, onTheirs, onDone }: Props) {
+export function MaterialEditor(props: Props) {
+  const { was, kind, materials, locale, save, remove, onTheirs, onTake, onDone } = props;
   const context = useMemo(() => shelfNames(materials), [materials]);
   const form = useForm<MaterialTyped, unknown, NewMaterial>({
     resolver: textResolver(({ kind, texts }) =>
@@ -52,7 +56,7 @@ export function MaterialEditor({ was, kind, materials, locale, save, remove, onT
   }
 
   async function takeAway() {
-    if (!was) return;
+    if (!was || !remove) return;
     const refused = await remove(was.item.id);
     if (refused) setProblem(refused);
     else onDone();
@@ -68,7 +72,7 @@ export function MaterialEditor({ was, kind, materials, locale, save, remove, onT
         onSubmit={submit}
         onTheirs={onTheirs}
         onDone={onDone}
-        onRemove={was ? takeAway : undefined}
+        onRemove={was && remove ? takeAway : undefined}
       >
         <MaterialFields
           isNew={was === null}
@@ -77,25 +81,14 @@ export function MaterialEditor({ was, kind, materials, locale, save, remove, onT
           context={context}
         />
         {same && (
-          <p role="alert" className="flex flex-wrap items-center gap-2 text-sm font-semibold">
-            “{same.material.name}” is on the shelf already, as {KIND_NAMES[same.material.kind].toLowerCase()}.
-            <a
-              className="btn btn-sm btn-secondary min-h-11"
-              href={`/shelf?material=${encodeURIComponent(same.material.id)}`}
-            >
-              Open it
-            </a>
-            <button
-              type="button"
-              className="btn btn-sm btn-secondary min-h-11"
-              onClick={() => {
-                same.goOn();
-                setSame(null);
-              }}
-            >
-              Save a second one
-            </button>
-          </p>
+          <SameName
+            material={same.material}
+            onTake={same.material.kind === kind && !same.material.archived ? onTake : undefined}
+            onSecond={() => {
+              same.goOn();
+              setSame(null);
+            }}
+          />
         )}
         {problem && (
           <p role="alert" className="text-error text-sm font-semibold">
@@ -121,5 +114,33 @@ export function MaterialEditor({ was, kind, materials, locale, save, remove, onT
         )}
       </RecordForm>
     </FormProvider>
+  );
+}
+
+interface SameNameProps {
+  material: Material;
+  onTake: ((id: string) => void) | undefined;
+  onSecond(): void;
+}
+
+/** A name that is on the shelf already: perhaps that one is meant, perhaps a second. */
+function SameName({ material: { id, name, kind, archived }, onTake, onSecond }: SameNameProps) {
+  return (
+    <p role="alert" className="flex flex-wrap items-center gap-2 text-sm font-semibold">
+      “{name}” is on the shelf already, as {KIND_NAMES[kind].toLowerCase()}
+      {archived && ', archived'}.
+      {onTake ? (
+        <button type="button" className="btn btn-sm btn-secondary min-h-11" onClick={() => onTake(id)}>
+          Use that one
+        </button>
+      ) : (
+        <a className="btn btn-sm btn-secondary min-h-11" href={`/shelf?material=${encodeURIComponent(id)}`}>
+          Open it
+        </a>
+      )}
+      <button type="button" className="btn btn-sm btn-secondary min-h-11" onClick={onSecond}>
+        Save a second one
+      </button>
+    </p>
   );
 }

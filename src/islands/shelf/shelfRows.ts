@@ -1,9 +1,10 @@
 import type { Material } from '../../core/materials/material';
-import { isUsual } from '../../core/materials/usual';
+import { differences } from '../../core/plan/differences';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { firstExpiredFirst, leftOf } from '../../core/stock/stock';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { FORM_NAMES, FRAGRANCE_KIND_NAMES, LOOK_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
+import { STARTER_MATERIALS } from '../../words/en/starter/materials';
 import type { StoredItem } from '../shared/saveQueue';
 
 /** A material as a row of the shelf's table. */
@@ -32,13 +33,21 @@ export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): 
     stored,
     name: item.name,
     kind: KIND_NAMES[item.kind],
-    what: isUsual(stored) ? `${whatItIs(item)} · usual, not yours` : whatItIs(item),
+    what: isUsual(item) ? `${whatItIs(item)} · usual, not yours` : whatItIs(item),
     limit: limitOf(item) ?? undefined,
     left,
     isLow: item.lowStock !== null && left !== undefined && left < item.lowStock,
     bestBefore: open[0]?.bestBefore ?? undefined,
     minorPerOne: lots?.findLast(({ minorPerOne }) => minorPerOne !== null)?.minorPerOne ?? undefined,
   };
+}
+
+const USUAL = new Map(STARTER_MATERIALS.map((material) => [material.id, material]));
+
+/** True while nobody has put figures of their own in the place of those it came with. */
+function isUsual(item: Material): boolean {
+  const usual = USUAL.get(item.id);
+  return usual !== undefined && differences(usual, item).length === 0;
 }
 
 function whatItIs(item: Material): string {

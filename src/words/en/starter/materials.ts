@@ -9,7 +9,6 @@ import {
   unknownColorant,
   unknownFragrance,
 } from '../../../core/materials/unknownMaterial';
-import { usualId } from '../../../core/materials/usual';
 
 // Generic materials under generic names. What their packs say is not known, so nearly every figure is left empty:
 // usual ones stand in until the user's own take their place, and what nobody knows stays not known.
@@ -17,15 +16,15 @@ import { usualId } from '../../../core/materials/usual';
 const base = (id: string, name: string, { look, ...facts }: Pick<Base, 'look'> & Partial<Base>): Base => ({
   ...unknownBase(name, look),
   ...facts,
-  id: usualId(id),
+  id: `usual-${id}`,
 });
 const scent = (id: string, name: string, fragranceKind: Fragrance['fragranceKind']): Fragrance => ({
   ...unknownFragrance(name, fragranceKind),
-  id: usualId(id),
+  id: `usual-${id}`,
 });
 const colour = (id: string, name: string, form: Colorant['form']): Colorant => ({
   ...unknownColorant(name, form),
-  id: usualId(id),
+  id: `usual-${id}`,
 });
 const additive = (
   id: string,
@@ -34,7 +33,7 @@ const additive = (
 ): Additive => ({
   ...unknownAdditive(name, role),
   ...facts,
-  id: usualId(id),
+  id: `usual-${id}`,
 });
 
 export const STARTER_MATERIALS: readonly Material[] = [
