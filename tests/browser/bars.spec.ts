@@ -195,7 +195,7 @@ for (const name of HANDS) {
       page.getByText(/12 pieces in all, 5\.41 g each, 64\.9 g; takes 5\.20 mL of each cavity/),
     ).toBeVisible();
     const totals = page.getByRole('region', { name: 'Totals' });
-    await expect(totals.getByText('Cut Chalk for A to D')).toBeVisible();
+    await expect(totals.getByText('Chalk for A to D')).toBeVisible();
     await expect(totals.getByRole('link', { name: `Make ${boat} first` })).toBeVisible();
     await press(page.getByRole('button', { name: 'To the bench' }));
     await page.waitForURL(/\/bench\//);

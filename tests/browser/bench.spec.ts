@@ -175,12 +175,12 @@ test('the figure stands whole with its unit, however long it is, in grams and in
   ]) {
     await page.setViewportSize(size);
     await page.goto(`/bench/${runId}`);
-    await expect(page.getByTestId('target')).toHaveText('12345.7 g');
+    await expect(page.getByTestId('target')).toHaveText('12346 g');
     expect(await figureFaults(page)).toEqual({ lines: 1, isCovered: false });
   }
   await page.getByRole('button', { name: /weights in ounces/ }).click();
   // 12,345.67 g / 28.349523125 g.
-  await expect(page.getByTestId('target')).toHaveText('435.48 oz');
+  await expect(page.getByTestId('target')).toHaveText('435.5 oz');
   expect(await figureFaults(page)).toEqual({ lines: 1, isCovered: false });
   await page.getByLabel('On the scale').fill('436');
   await page.getByRole('button', { name: 'Tick', exact: true }).click();
@@ -188,11 +188,11 @@ test('the figure stands whole with its unit, however long it is, in grams and in
     await expect(page.getByRole('heading', { name: task })).toBeVisible();
     await page.getByRole('button', { name: 'Done' }).click();
   }
-  await expect(page.getByText('436.00 oz went into the jug; 435.48 oz was planned.')).toBeVisible();
+  await expect(page.getByText('27.25 lb went into the jug; 27.22 lb was planned.')).toBeVisible();
   await page.getByLabel('Into the scrap jar').fill('½ oz');
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
   await page.getByRole('link', { name: 'See it in the Logbook' }).click();
-  await expect(page.getByRole('row', { name: /Base/ }).last()).toContainText('436.00 oz');
+  await expect(page.getByRole('row', { name: /Base/ }).last()).toContainText('27.25 lb');
   const run = await (await request.get(`/api/runs/${runId}`)).json();
   expect(run.events.at(-1).event?.toScrapG ?? run.events.at(-1).toScrapG).toBeCloseTo(14.1748, 3);
 });

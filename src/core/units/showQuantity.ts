@@ -1,4 +1,4 @@
-import { G_PER_OZ } from './factors';
+import { G_PER_LB, G_PER_OZ } from './factors';
 import { MINOR_DIGITS } from './money';
 
 /** The two systems a workshop may read weights in. Stored figures are always grams. */
@@ -9,6 +9,13 @@ export interface Showing {
   /** A BCP 47 tag; decides the decimal mark. */
   locale: string;
 }
+
+const UNIT_G = { metric: 1, us: G_PER_OZ };
+/** Blocks and stores are told in the larger unit: from 10 kg and from 10 lb on. */
+const LARGE = {
+  metric: { fromG: 10_000, unitG: 1000, decimals: 3, symbol: 'kg' },
+  us: { fromG: 10 * G_PER_LB, unitG: G_PER_LB, decimals: 2, symbol: 'lb' },
+};
 
 const FORMATS = new Map<string, Intl.NumberFormat>();
 
@@ -27,18 +34,39 @@ export function showNumber(value: number, decimals: number, locale: string, atLe
   return format.format(value);
 }
 
-/** Grams to the hundredth below 10 g and to the tenth above: finer than a bench scale reads. */
+/**
+ * A weight as finely as it can be weighed: 7.24 g, 96.3 g, 1200 g, 11.5 kg; 0.255 oz, 8.50 oz, 42.3 oz, 25.35 lb.
+ * What is added up for the eye goes through {@link addUpAsShown}.
+ */
 export function showMass(massG: number, { system, locale }: Showing): string {
+  const large = LARGE[system];
+  if (massG >= large.fromG)
+    return `${showNumber(massG / large.unitG, large.decimals, locale, 0)} ${large.symbol}`;
   return `${showMassFigure(massG, { system, locale })} ${massUnit(system)}`;
 }
 
-/** The figure of {@link showMass} without its unit, for a column that carries the unit in its head. */
+/** The figure of {@link showMass} in grams or ounces, for a column that carries the unit in its head. */
 export function showMassFigure(massG: number, { system, locale }: Showing): string {
-  if (system === 'us') {
-    const ounces = massG / G_PER_OZ;
-    return showNumber(ounces, ounces < 1 ? 3 : 2, locale);
-  }
-  return showNumber(massG, massG < 10 ? 2 : 1, locale);
+  const value = massG / UNIT_G[system];
+  return showNumber(value, massDecimals(value, system), locale);
+}
+
+/** Digits behind the mark of a weight in grams or ounces: what a scale that bears it usually reads. */
+export function massDecimals(value: number, system: UnitSystem): number {
+  // What is rounded up to the next figure has its digits.
+  if (system === 'us') return value < 0.9995 ? 3 : value < 34.995 ? 2 : 1;
+  return value < 9.995 ? 2 : value < 999.95 ? 1 : 0;
+}
+
+/** The sum of weights as they are shown, so that figures one below the other add up to the one under the line, g. */
+export function addUpAsShown(massesG: readonly number[], system: UnitSystem): number {
+  return massesG.reduce((sumG, massG) => sumG + asShown(massG, system), 0);
+}
+
+function asShown(massG: number, system: UnitSystem): number {
+  const value = massG / UNIT_G[system];
+  const steps = 10 ** massDecimals(value, system);
+  return (Math.round(value * steps) / steps) * UNIT_G[system];
 }
 
 export function massUnit(system: UnitSystem): string {

@@ -1,6 +1,6 @@
 import { G_PER_OZ } from './factors';
 import { amountOf, type Quantity, type SingleQuantity, sizeOf } from './quantity';
-import type { UnitSystem } from './showQuantity';
+import { massDecimals, type UnitSystem } from './showQuantity';
 import { TO_TASTE } from './units';
 
 /** Last digits that are only rounding do not count as over or under. */
@@ -30,7 +30,8 @@ export function writeFigure(
 
 /** A weight for a field with its unit beside it, as fine as the sheet shows it. */
 export function writeMass(massG: number, system: UnitSystem): string {
-  return system === 'us' ? writeFigure(massG / G_PER_OZ, 2) : writeFigure(massG, 1);
+  const value = system === 'us' ? massG / G_PER_OZ : massG;
+  return writeFigure(value, massDecimals(value, system));
 }
 
 const DECIMALS = 6;

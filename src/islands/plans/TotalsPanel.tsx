@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { slicesOf } from '../../core/molds/slicing';
 import type { Sheet } from '../../core/plan/sheet';
-import { showMass, showVolume } from '../../core/units/showQuantity';
+import { addUpAsShown, showMass, showVolume } from '../../core/units/showQuantity';
 import { type JugOfMelt, meltsOf } from '../../core/work/loads';
 import { counted } from '../../words/en/plural';
 import { inclusionAmount } from '../../words/en/work/inclusionWords';
@@ -30,6 +30,10 @@ export function TotalsPanel({ sheet }: Props) {
   const { totals, pieces, fills, mold } = sheet;
   const slices = slicesOf(mold);
   const roomMl = sheet.pours.reduce((sum, { displacedMl }) => sum + displacedMl, totals.intoMoldMl);
+  const melts = meltsOf(sheet, rules);
+  const { system } = showing;
+  const inJugsG = addUpAsShown([...melts.map(({ needG }) => needG), totals.additionsG], system);
+  const intoMoldG = addUpAsShown([inJugsG], system) - addUpAsShown([totals.leftInJugG], system);
   return (
     <section
       className="plate p-3 xl:min-h-0 xl:overflow-y-auto"
@@ -58,15 +62,16 @@ export function TotalsPanel({ sheet }: Props) {
         </p>
       )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-sm">
-        {meltsOf(sheet, rules).map((melt) => (
+        {melts.map((melt) => (
           <Melt key={melt.letters.join()} melt={melt} isOnly={sheet.pours.length === 1} />
         ))}
         <Row what="Additions" figure={showMass(totals.additionsG, showing)} />
         <Row
-          what={sheet.pours.length > 1 ? 'In the jugs' : 'In the jug'}
-          figure={showMass(totals.jugG, showing)}
+          what={melts.length > 1 ? 'In the jugs' : 'In the jug'}
+          figure={<strong>{showMass(inJugsG, showing)}</strong>}
         />
-        <Row what="Stays on their walls" figure={showMass(totals.leftInJugG, showing)} />
+        <Row what="Stays on the walls" figure={showMass(totals.leftInJugG, showing)} />
+        <Row what="Into the mold" figure={<strong>{showMass(intoMoldG, showing)}</strong>} />
         {sheet.pours.flatMap(({ letter, embeds }) =>
           embeds.map((embed) => (
             <Row
@@ -90,39 +95,36 @@ export function TotalsPanel({ sheet }: Props) {
   );
 }
 
-/** What is cut for one jug, and what of it is left over. */
+/** The base of one jug, what is cut for it, and what of that is left over. */
 function Melt({ melt, isOnly }: { melt: JugOfMelt; isOnly: boolean }) {
   const showing = useShowing();
   const { letters, baseName, needG, cutG, jugName, leftOverG } = melt;
   const details = [
-    jugName ?? '',
+    `cut ${showMass(cutG, showing)}`,
     meltsWords(melt, showing),
-    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over` : '',
+    jugName ?? '',
+    leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over with its doses` : '',
   ].filter((text) => text !== '');
   return (
     <>
       <dt>
         <span className="quiet">
-          Cut {baseName}
+          {baseName}
           {!isOnly && ` for ${letters.length > 1 ? `${letters[0]} to ${letters.at(-1)}` : letters[0]}`}
         </span>
-        {details.length > 0 && (
-          <span
-            className="quiet block text-xs leading-tight"
-            title={leftOverG > 0.05 ? 'What is left over goes into a spare mold or the scrap jar' : undefined}
-          >
-            {details.join(', ')}
-          </span>
-        )}
+        <span
+          className="quiet block text-xs leading-tight"
+          title={leftOverG > 0.05 ? 'What is left over goes into a spare mold or the scrap jar' : undefined}
+        >
+          {details.join(', ')}
+        </span>
       </dt>
-      <dd className="text-right" title={`The sheet asks for ${showMass(needG, showing)}`}>
-        {showMass(cutG, showing)}
-      </dd>
+      <dd className="text-right">{showMass(needG, showing)}</dd>
     </>
   );
 }
 
-function Row({ what, figure }: { what: ReactNode; figure: string }) {
+function Row({ what, figure }: { what: ReactNode; figure: ReactNode }) {
   return (
     <>
       <dt className="quiet">{what}</dt>

@@ -7,6 +7,8 @@ interface Props<Item> {
   title: string;
   busy: boolean;
   children: ReactNode;
+  /** What stands in the way of saving, over the buttons, so that it is in sight. */
+  told?: ReactNode;
   /** Checks the fields; calls `then` with the record when all of them are right. */
   onSubmit(then: (item: Omit<Item, 'id'>) => Promise<void>): void;
   /** The record as it was read; null for a new one. */
@@ -21,7 +23,7 @@ interface Props<Item> {
 
 /** The frame of the shelf's and the mold book's forms: saving, and what to do when someone else saved first. */
 export function RecordForm<Item>(props: Props<Item>) {
-  const { title, busy, children, onSubmit, was, save, onTheirs, onDone, onRemove } = props;
+  const { title, busy, children, told, onSubmit, was, save, onTheirs, onDone, onRemove } = props;
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [sure, setSure] = useState(false);
 
@@ -46,31 +48,36 @@ export function RecordForm<Item>(props: Props<Item>) {
         {title}
       </h2>
       {children}
-      {problem && (
-        <RecordProblem
-          problem={problem}
-          onKeepMine={() => was && submitAgainst({ ...was, revision: problem.revision ?? was.revision })}
-          onTakeTheirs={() => onTheirs?.({ item: problem.current as Item, revision: problem.revision ?? 1 })}
-          onSaveCopy={() => submitAgainst(null)}
-        />
-      )}
-      <div className="bg-base-100 sticky bottom-0 -mx-4 -mb-4 flex justify-end gap-2 rounded-b-2xl p-4">
-        {onRemove && (
-          <button
-            type="button"
-            className={`btn mr-auto ${sure ? 'btn-error' : 'btn-ghost text-error'}`}
-            onClick={() => (sure ? onRemove() : setSure(true))}
-            onBlur={() => setSure(false)}
-          >
-            {sure ? 'Delete for good' : 'Delete'}
-          </button>
+      <div className="bg-base-100 sticky bottom-0 -mx-4 -mb-4 flex flex-col gap-2 rounded-b-2xl p-4">
+        {told}
+        {problem && (
+          <RecordProblem
+            problem={problem}
+            onKeepMine={() => was && submitAgainst({ ...was, revision: problem.revision ?? was.revision })}
+            onTakeTheirs={() =>
+              onTheirs?.({ item: problem.current as Item, revision: problem.revision ?? 1 })
+            }
+            onSaveCopy={() => submitAgainst(null)}
+          />
         )}
-        <button type="button" className="btn btn-ghost" onClick={onDone}>
-          Close
-        </button>
-        <button type="submit" className="btn btn-primary" disabled={busy}>
-          {was ? 'Save' : 'Put there'}
-        </button>
+        <div className="flex justify-end gap-2">
+          {onRemove && (
+            <button
+              type="button"
+              className={`btn mr-auto ${sure ? 'btn-error' : 'btn-ghost text-error'}`}
+              onClick={() => (sure ? onRemove() : setSure(true))}
+              onBlur={() => setSure(false)}
+            >
+              {sure ? 'Delete for good' : 'Delete'}
+            </button>
+          )}
+          <button type="button" className="btn btn-ghost" onClick={onDone}>
+            Close
+          </button>
+          <button type="submit" className="btn btn-primary" disabled={busy}>
+            {was ? 'Save' : 'Put there'}
+          </button>
+        </div>
       </div>
     </form>
   );

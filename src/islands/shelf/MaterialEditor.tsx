@@ -73,6 +73,42 @@ export function MaterialEditor(props: Props) {
         onTheirs={onTheirs}
         onDone={onDone}
         onRemove={was && remove ? takeAway : undefined}
+        told={
+          <>
+            {same && (
+              <SameName
+                material={same.material}
+                onTake={same.material.kind === kind && !same.material.archived ? onTake : undefined}
+                onSecond={() => {
+                  same.goOn();
+                  setSame(null);
+                }}
+              />
+            )}
+            {problem && (
+              <p role="alert" className="text-error text-sm font-semibold">
+                {problem.detail}{' '}
+                {problem.code === 'in-use' && (
+                  <button
+                    type="button"
+                    className="btn btn-sm btn-secondary min-h-11"
+                    onClick={() => {
+                      form.setValue('texts.archived', 'yes', { shouldDirty: true });
+                      setProblem(null);
+                      void form.handleSubmit(async (read) => {
+                        const refused = await save(read as Omit<Material, 'id'>, was);
+                        if (refused) setProblem(refused);
+                        else onDone();
+                      })();
+                    }}
+                  >
+                    Archive it
+                  </button>
+                )}
+              </p>
+            )}
+          </>
+        }
       >
         <MaterialFields
           isNew={was === null}
@@ -80,38 +116,6 @@ export function MaterialEditor(props: Props) {
           locale={locale}
           context={context}
         />
-        {same && (
-          <SameName
-            material={same.material}
-            onTake={same.material.kind === kind && !same.material.archived ? onTake : undefined}
-            onSecond={() => {
-              same.goOn();
-              setSame(null);
-            }}
-          />
-        )}
-        {problem && (
-          <p role="alert" className="text-error text-sm font-semibold">
-            {problem.detail}{' '}
-            {problem.code === 'in-use' && (
-              <button
-                type="button"
-                className="btn btn-sm btn-secondary min-h-11"
-                onClick={() => {
-                  form.setValue('texts.archived', 'yes', { shouldDirty: true });
-                  setProblem(null);
-                  void form.handleSubmit(async (read) => {
-                    const refused = await save(read as Omit<Material, 'id'>, was);
-                    if (refused) setProblem(refused);
-                    else onDone();
-                  })();
-                }}
-              >
-                Archive it
-              </button>
-            )}
-          </p>
-        )}
       </RecordForm>
     </FormProvider>
   );
