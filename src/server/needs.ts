@@ -30,7 +30,12 @@ export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext)
     const mold = stored && orNull(() => workshop.molds.find(stored.plan.moldId))?.item;
     if (pieceG === null || !mold) continue;
     const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
-    const made = planView(workshop, { ...stored, plan: scalePlan(stored.plan, pieces, mold) }, context);
+    const fills = planView(workshop, stored, context).sheet?.fills;
+    const made = planView(
+      workshop,
+      { ...stored, plan: scalePlan(stored.plan, pieces, mold, fills) },
+      context,
+    );
     if (!made.sheet) continue;
     const inner = allNeeds(workshop, made.sheet, context);
     all.madeAhead.push({ planId: embed.id, name: embed.name, pieces }, ...inner.madeAhead);

@@ -147,6 +147,73 @@ test('fixed doses are not silently thinned when the pieces change', async ({ pag
   await expect(doseField(page, name)).toHaveValue('6 g');
 });
 
+test('so much base is shared out: whole pieces and one of what is left, or evenly; parts of a lot; and back to pieces', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[extra, '6 g']]));
+  const itsExtra = file.materials[1];
+  const { plan } = await (await request.get(`/api/plans/${id}`)).json();
+  const lot = {
+    item: { kind: 'material', id: plan.pours[0].baseId },
+    number: 'LT-0914',
+    boughtOn: '2026-01-05',
+    price: '4',
+    discountFraction: 0,
+    amount: 1200,
+    bestBefore: null,
+    openedOn: null,
+    note: '',
+  };
+  expect((await request.post('/api/lots', { data: lot })).status()).toBe(201);
+  await page.goto(`/plans/${id}`);
+  const totals = page.getByRole('region', { name: 'Totals' });
+  await page.getByRole('combobox', { name: 'How much', exact: true }).selectOption('base');
+  const weight = page.getByLabel('Base, g', { exact: true });
+  // 1.05 g/mL of base and 1.1 of the addition, in cavities of 100 mL: 6 g stand for 5.4545 mL of 600.
+  await expect(weight).toHaveValue('624.3 g');
+  await weight.fill('700 g');
+  await expect(page.getByText('6 g is still as typed for 624 g.')).toBeHidden();
+  await expect(totals).toContainText('6 pieces of');
+  await expect(totals).toContainText('and one of');
+  await totals.getByRole('button', { name: /^Or all 7 to 96 %, 100.9 g each$/ }).click();
+  await expect(totals).toContainText('7 pieces of 100.9 g');
+  await expect(totals).toContainText('filled to 96 %');
+  await page.getByLabel('Pieces', { exact: true }).fill('5');
+  const checks = page.getByRole('region', { name: 'Checks' });
+  await expect(checks).toContainText('700.0 g of base is more than 5 pieces hold');
+  await checks.getByRole('button', { name: 'Make as many as it gives' }).click();
+  await expect(totals).toContainText('and one of');
+
+  for (const [typed, reason] of [
+    ['', 'or a part of a lot'],
+    ['half the blok', 'or a part of a lot'],
+    ['-5 g', 'can’t be below zero'],
+    ['0.2', 'Must be from 1.00 g to 1000 kg.'],
+    ['all of XX-1', `This base has no lot “XX-1”; there is LT-0914.`],
+    ['two blocks', 'more than all of the lot'],
+    ['constructor', 'or a part of a lot'],
+  ] as const) {
+    await weight.fill(typed);
+    await expect(page.getByRole('alert').filter({ hasText: reason })).toBeVisible();
+    await expect(totals).toContainText('700.0 g');
+  }
+  await weight.fill('half the block');
+  await expect(totals).toContainText('600.0 g');
+  await expect(doseField(page, itsExtra?.name)).toHaveValue('6 g');
+  await page
+    .getByRole('button', { name: 'Scale to 600 g' })
+    .or(page.getByRole('button', { name: 'Scale to 600.0 g' }))
+    .click();
+  await saved(page);
+  await page.reload();
+  await expect(weight).toHaveValue('half the block');
+  await page.getByRole('combobox', { name: 'How much', exact: true }).selectOption('pieces');
+  await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('6');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(weight).toHaveValue('half the block');
+});
+
 test('two tabs: the second save is told what changed, and each way on loses nothing', async ({
   context,
   request,

@@ -82,6 +82,16 @@ const pour = fc.record({
   dose: fc.constantFrom('', '0.3 %', '4 drops', '60 g'),
 });
 
+/** Most plans are said in pieces. */
+const batch = fc.option(
+  fc.record({
+    by: fc.constantFrom('base' as const, 'jug' as const),
+    massG: fc.constantFrom(1, 250, 1100),
+    gives: fc.constantFrom('pieces' as const, 'fill' as const),
+  }),
+  { nil: undefined, freq: 1 },
+);
+
 /** Any plan that can be told, sensible or not: one to three fillings, and up to `mostPours` pours. */
 export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
   return fc
@@ -90,8 +100,9 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
       shape: fc.constantFrom(...SHAPES),
       pieces: fc.constantFrom(1, 6, 7, 18),
       hardensH: fc.constantFrom(null, 12),
+      batch,
     })
-    .map(({ pours, shape, pieces: count, hardensH }) =>
+    .map(({ pours, shape, pieces: count, hardensH, batch: said }) =>
       planFile(
         pours.map(
           ({ base: its, size, way: own, embeds, dose }): FilePour => ({
@@ -108,7 +119,12 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
             ...(embeds.length > 0 ? { embeds } : {}),
           }),
         ),
-        { fillFraction: 0.95, jugLossFraction: 0.03, pieces: count },
+        {
+          fillFraction: 0.95,
+          jugLossFraction: 0.03,
+          pieces: count,
+          ...(said ? { batch: { ...said, text: '' } } : {}),
+        },
         mold({ shape }),
         [scrap()],
       ),

@@ -1,3 +1,4 @@
+import { withBatch } from '../plan/howMuch';
 import { type DraftPlan, withIds } from '../plan/ids';
 import { dose, type Plan, type PlanFile, retyped } from '../plan/plan';
 import { scalePlan } from '../plan/scalePlan';
@@ -35,6 +36,10 @@ export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits:
     if (edit.kind === 'set-when') return withWhen(plan, edit.pourIndex, edit);
     return edit.kind === 'set-freezer' ? withFreezer(plan, edit.freezerMin) : plan;
   }, withIds(changed));
+  const batched = edits.reduce((plan, edit) => {
+    if (edit.kind !== 'set-batch') return plan;
+    return withBatch(plan, plan.batch && edit.gives ? { ...plan.batch, gives: edit.gives } : null);
+  }, timed);
   const pieces = edits.find((edit) => edit.kind === 'set-pieces')?.pieces;
-  return pieces === undefined ? timed : scalePlan(timed, pieces, mold);
+  return pieces === undefined ? batched : scalePlan(batched, pieces, mold);
 }

@@ -60,7 +60,7 @@ function madeAhead({ pours, fills }: Sheet): Found[] {
     for (const { id, kind, name, perPiece } of embeds) {
       if (kind !== 'plan') continue;
       const known = first.get(id) ?? { pourIndex, about: name, count: 0 };
-      first.set(id, { ...known, count: known.count + (perPiece ?? 0) * fills });
+      first.set(id, { ...known, count: known.count + (perPiece ?? 0) * Math.ceil(fills) });
     }
   return [...first.values()].map((each) => ({
     ...PLAIN,

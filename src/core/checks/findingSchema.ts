@@ -1,4 +1,5 @@
 import { ORIGINS, USES } from '../materials/fields';
+import { BATCH_FAULTS } from '../plan/batch';
 import { SIZE_FAULTS } from '../plan/pourVolumes';
 import { ASSUMPTIONS } from '../plan/recipe';
 import { RELATION_FAULTS } from '../plan/relations';
@@ -62,6 +63,13 @@ const DENSITIES = { densityGPerMl: z.number(), jugGPerMl: z.number() };
 
 /** What a check found: data only, each kind with its own fields. Shares are fractions of one. */
 export const findingSchema = z.discriminatedUnion('code', [
+  found('batch-missed', {
+    fault: z.enum(BATCH_FAULTS),
+    by: z.enum(['base', 'jug']),
+    massG: z.number(),
+    comesToG: z.number(),
+    pieces: z.int().positive(),
+  }),
   // Sizes and ways of pouring.
   found('pour-sizes', { fault: z.enum(SIZE_FAULTS), offMl: z.number(), offMm: z.number().nullable() }),
   found('pour-ways', {

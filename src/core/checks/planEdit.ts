@@ -30,6 +30,8 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     atC: z.number().nullable().optional(),
   }),
   z.strictObject({ kind: z.literal('set-freezer'), freezerMin: z.number().positive().nullable() }),
+  /** What follows from a batch that is said by weight; null says it as pieces and fill. */
+  z.strictObject({ kind: z.literal('set-batch'), gives: z.enum(['pieces', 'fill']).nullable() }),
   /** The whole plan in another number; fixed doses grow along. */
   z.strictObject({ kind: z.literal('set-pieces'), pieces: z.int().positive() }),
 ]);

@@ -4,6 +4,7 @@ import type { PlanFile } from '../plan/plan';
 import type { Sheet } from '../plan/sheet';
 import { additionsOverCap } from './additionsOverCap';
 import { allergens } from './allergens';
+import { batchFits } from './batchFits';
 import { belowWorkingRange } from './belowWorkingRange';
 import { botanicalBrowns } from './botanicalBrowns';
 import { bySeverity } from './bySeverity';
@@ -45,6 +46,7 @@ import { unknownLimit } from './unknownLimit';
 import { vanillin } from './vanillin';
 
 const CHECKS: readonly Check[] = [
+  batchFits,
   pourSizes,
   pourWays,
   oneJug,

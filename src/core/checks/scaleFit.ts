@@ -1,5 +1,5 @@
 import type { HouseRules, Scale } from '../houseRules/houseRules';
-import type { SheetLine } from '../plan/sheet';
+import type { Sheet, SheetLine } from '../plan/sheet';
 import { doseLines } from './doseLines';
 import { exceeds } from './exceeds';
 import type { Check, Found } from './finding';
@@ -30,10 +30,15 @@ export const scaleFit: Check = (sheet, { rules, shelf }) => {
   // Away from any workshop there is no scale to judge.
   if (lines.length === 0 || (rules.scales.length === 0 && shelf === null)) return [];
   if (rules.scales.length === 0) return [{ ...PLAIN, code: 'no-scales', severity: 'note', pourIndex: null }];
-  return lines.flatMap(({ line, pourIndex }) => checkLine(line, pourIndex, sheet.piecesMade, rules));
+  return lines.flatMap(({ line, pourIndex }) => checkLine(line, pourIndex, sheet, rules));
 };
 
-function checkLine(line: SheetLine, pourIndex: number, pieces: number, rules: HouseRules): Found[] {
+function checkLine(
+  line: SheetLine,
+  pourIndex: number,
+  { piecesMade: pieces, batch }: Sheet,
+  rules: HouseRules,
+): Found[] {
   // Where a pour goes on in a jug, what is added is weighed.
   const { addG: massG, material, doseIndex } = line;
   // What is counted out is not weighed.
@@ -55,7 +60,8 @@ function checkLine(line: SheetLine, pourIndex: number, pieces: number, rules: Ho
   const error = readingError(scale.stepG, massG);
   if (!exceeds(error, most)) return [];
   const larger = Math.ceil((pieces * error) / most);
-  const canGrow = larger <= Math.min(MOST_PIECES, pieces * 4);
+  // Said by weight, a batch has no number of pieces to set.
+  const canGrow = batch === null && larger <= Math.min(MOST_PIECES, pieces * 4);
   const diluted = bestScale(rules.scales, massG * DILUTION_PARTS) ?? scale;
   const { gramsStepG } = scale;
   const isFinerInGrams = gramsStepG !== null && gramsStepG > 0 && gramsStepG < scale.stepG;

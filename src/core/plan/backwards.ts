@@ -1,6 +1,7 @@
 import { barsPerCavity } from '../molds/bars';
 import { whereGrowing } from '../molds/shape';
 import { fail, ok, type Result } from '../result';
+import { withBatch } from './howMuch';
 import { makeSheet } from './makeSheet';
 import type { PlanFile } from './plan';
 import type { Sheet } from './sheet';
@@ -50,7 +51,7 @@ const LEAST_FILL = 1e-6;
  */
 export function fillForPieceWeight(file: PlanFile, pieceG: number): Result<number, PieceWeightFault> {
   const weightAt = (fillFraction: number): number | null => {
-    const made = makeSheet({ ...file, plan: { ...file.plan, fillFraction } });
+    const made = makeSheet({ ...file, plan: { ...withBatch(file.plan, null), fillFraction } });
     return made.success ? made.data.totals.pieceG : null;
   };
   const full = weightAt(FULL);

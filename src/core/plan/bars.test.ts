@@ -52,6 +52,7 @@ test('what another plan sets in is a bar, what the shelf makes is bars, and the 
     ['base-1', [{ id: 'l', number: '1', left: one.totals.baseG * 2.5, bestBefore: null, minorPerOne: null }]],
   ]);
   assert.deepEqual(piecesFromShelf(one, stock), {
+    batches: 2.5 * (1 + 1e-12),
     pieces: 20,
     shortOf: 'Test base',
     notCounted: ['Test scent'],

@@ -1,7 +1,9 @@
 import { barsPerCavity, cavitiesOf, fillsFor, pieceShare } from '../molds/bars';
 import { jugTurns } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
+import type { Batch, BatchFault } from './batch';
 import { standing } from './displaced';
+import { type Filling, fillingOf } from './filling';
 import { jugContents } from './jugContent';
 import { USUAL_MAKING } from './making';
 import { type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
@@ -29,13 +31,35 @@ export interface NoRoomForBase {
  */
 export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   const { plan, mold } = file;
-  const { recipe, rooms, faults } = roomsAndJugs(file);
+  const { batch, pieces, fillFraction } = plan;
+  const asSaid: Filling = { fills: fillsFor(pieces, mold), fillFraction };
+  if (!batch) return sheetAt(file, asSaid);
+  const { fault, ...filling } = fillingOf(batch, asSaid, (tried) => {
+    const made = sheetAt(file, tried);
+    return made.success ? batchG(made.data.totals, batch) : null;
+  });
+  return sheetAt(file, filling, fault);
+}
+
+function batchG({ baseG, jugG }: Sheet['totals'], { by }: Batch): number {
+  return by === 'base' ? baseG : jugG;
+}
+
+/** The sheet of a plan whose molds are filled so. */
+function sheetAt(
+  file: PlanFile,
+  filling: Filling,
+  fault: BatchFault | null = null,
+): Result<Sheet, NoRoomForBase> {
+  const { plan, mold } = file;
+  const { fills, fillFraction } = filling;
+  const { recipe, rooms, faults } = roomsAndJugs(file, filling);
   const pours: SheetPour[] = [];
   for (const [pourIndex, recipePour] of recipe.entries()) {
     const room = rooms[pourIndex];
     const planned = plan.pours[pourIndex];
     if (!room || !planned) continue;
-    const pour = makePour(recipePour, pourIndex, room, planned, file);
+    const pour = makePour(recipePour, pourIndex, room, planned, file, fills);
     if (!pour.success) return fail({ ...pour.error, sizeFaults: faults });
     pours.push(pour.data);
   }
@@ -43,51 +67,54 @@ export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
   if (plan.pours.some(({ way }) => way?.sameJug)) setJugTurns(pours);
 
   const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
-  const fills = fillsFor(plan.pieces, mold);
+  const baseG = sum((pour) => pour.baseG);
   const jugG = sum((pour) => pour.jugG);
   const intoMoldG = sum((pour) => pour.intoMoldG);
   const embedsG = sum(({ embeds }) => embeds.reduce((total, { massG }) => total + massG, 0));
   const trimmedG = sum(({ way, intoMoldG: own }) => (way.trimmed ? own : 0));
+  const piecesMade = Math.ceil(fills) * barsPerCavity(mold);
   const fillG = (intoMoldG - trimmedG + embedsG) / fills;
+  const totals = {
+    baseG,
+    additionsG: sum((pour) => pour.additionsG),
+    jugG,
+    leftInJugG: jugG * plan.jugLossFraction,
+    intoMoldG,
+    intoMoldMl: sum((pour) => pour.intoMoldMl),
+    embedsG,
+    trimmedG,
+    fillG,
+    pieceG: fillG * pieceShare(mold),
+    rounds: Math.ceil(fills / cavitiesOf(mold)),
+  };
   return ok({
     version: 1,
     planName: plan.name,
     use: plan.use,
     note: plan.note,
     mold,
-    pieces: plan.pieces,
+    pieces: plan.batch ? piecesMade : plan.pieces,
     fills,
-    piecesMade: fills * barsPerCavity(mold),
-    fillFraction: plan.fillFraction,
+    piecesMade,
+    fillFraction,
+    batch: plan.batch ? { ...plan.batch, fault, comesToG: batchG(totals, plan.batch) } : null,
     jugLossFraction: plan.jugLossFraction,
     making: plan.making ?? USUAL_MAKING,
     pours,
     sizeFaults: faults,
-    totals: {
-      baseG: sum((pour) => pour.baseG),
-      additionsG: sum((pour) => pour.additionsG),
-      jugG,
-      leftInJugG: jugG * plan.jugLossFraction,
-      intoMoldG,
-      intoMoldMl: sum((pour) => pour.intoMoldMl),
-      embedsG,
-      trimmedG,
-      fillG,
-      pieceG: fillG * pieceShare(mold),
-      rounds: Math.ceil(fills / cavitiesOf(mold)),
-    },
+    totals,
   });
 }
 
 /** Pours that are told by weight take up the room of what their jug holds, which follows from the rooms again. */
 const MOST_ROOM_TURNS = 6;
 
-function roomsAndJugs(file: PlanFile) {
+function roomsAndJugs(file: PlanFile, filling: Filling) {
   const { plan, mold } = file;
-  const fills = fillsFor(plan.pieces, mold);
-  const told = recipeOf(file);
+  const { fills } = filling;
+  const told = recipeOf(file, fills);
   let recipe: readonly RecipePour[] = told;
-  let found = pourVolumes(plan, mold, recipe);
+  let found = pourVolumes(plan, mold, recipe, filling);
   if (plan.pours.some(({ way }) => way?.sameJug)) {
     const turns = plan.pours.some(({ size }) => size.by === 'mass' || size.by === 'base')
       ? MOST_ROOM_TURNS
@@ -99,7 +126,7 @@ function roomsAndJugs(file: PlanFile) {
           ({ volumeMl, displacedMl }) => ((volumeMl - displacedMl) * fills) / (1 - plan.jugLossFraction),
         ),
       );
-      if (turns > 1) found = pourVolumes(plan, mold, recipe);
+      if (turns > 1) found = pourVolumes(plan, mold, recipe, filling);
     }
   }
   return { recipe, ...found };
@@ -123,9 +150,9 @@ function makePour(
   room: PourRoom,
   { id, size, doses, way = {}, when = {} }: Pour,
   file: PlanFile,
+  fills: number,
 ): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
   const { jugLossFraction } = file.plan;
-  const fills = fillsFor(file.plan.pieces, file.mold);
   const intoMoldMl = (room.volumeMl - room.displacedMl) * fills;
   const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
   const sums = pourSums(pour);

@@ -1,9 +1,8 @@
-import { fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
 import { cavityOf } from './cavity';
 import type { Plan, Pour } from './plan';
 import { isShared, type PourSize } from './pourSize';
-import type { SheetPour } from './sheet';
+import type { Sheet, SheetPour } from './sheet';
 
 /** What is known of pours as they lie now, from the sheet. */
 type Lying = Pick<SheetPour, 'fromMm' | 'toMm'>;
@@ -43,12 +42,12 @@ export function moveBoundary(plan: Plan, lying: readonly Lying[], below: number,
 /**
  * The same, with the pour below told as a weight over all cavities, to the whole gram.
  *
- * @param pours from the sheet; what a millilitre of the pour weighs is taken from there
+ * @param sheet what a millilitre of the pour weighs is taken from there
  */
 export function moveBoundaryToGram(
   plan: Plan,
   mold: Mold,
-  pours: readonly SheetPour[],
+  { pours, fills }: Pick<Sheet, 'pours' | 'fills'>,
   below: number,
   toMm: number,
 ): Plan {
@@ -60,7 +59,7 @@ export function moveBoundaryToGram(
   const [top, bottom] = [size.heightMm, pour.fromMm].map((heightMm) =>
     cavity.volumeTo(heightMm, [], undefined),
   );
-  const volumeMl = ((top ?? 0) - (bottom ?? 0)) * fillsFor(plan.pieces, mold) - pour.displacedMl;
+  const volumeMl = ((top ?? 0) - (bottom ?? 0)) * fills - pour.displacedMl;
   const massG = Math.max(1, Math.round((volumeMl * pour.intoMoldG) / pour.intoMoldMl));
   return withSizes(moved, (each, index) => (index === below ? { by: 'mass', massG } : each));
 }

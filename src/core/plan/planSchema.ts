@@ -5,6 +5,7 @@ import { materialSchema } from '../materials/materialSchema';
 import { moldSchema } from '../molds/moldSchema';
 import { quantitySchema } from '../units/quantitySchema';
 import { z } from '../zod';
+import { batchSchema } from './batchSchema';
 import { embedSchema, madePieceSchema } from './embedSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import type { NamingFile } from './plan';
@@ -78,6 +79,8 @@ export const planSchema = z
     /** Bars, where the mold is sliced. */
     pieces: z.int().min(1).max(10_000_000),
     pours: z.array(pourSchema).min(1).max(26),
+    /** Left out where the amount is said as pieces and fill. */
+    batch: batchSchema.optional(),
     /** Where and when it is made; left out in an ordinary room, at any time. */
     making: makingSchema.optional(),
     /** Findings that were accepted, each with what it said then in few letters; left out where none is. */

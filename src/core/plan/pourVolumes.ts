@@ -1,4 +1,3 @@
-import { fillsFor } from '../molds/bars';
 import type { Surface } from '../molds/lean';
 import { surfaceOf } from '../molds/lean';
 import type { Mold } from '../molds/mold';
@@ -8,6 +7,7 @@ import type { Cavity } from './cavity';
 import { cavityOf, remembering } from './cavity';
 import type { PlacedEmbed } from './displaced';
 import { displacedMl } from './displaced';
+import type { Filling } from './filling';
 import type { Plan, Pour } from './plan';
 import type { PourSize } from './pourSize';
 import { isShared } from './pourSize';
@@ -72,6 +72,7 @@ export function pourVolumes(
   plan: Plan,
   mold: Mold,
   recipe: readonly SizedPour[],
+  filling: Filling,
 ): { rooms: PourRoom[]; faults: SizeFault[] } {
   const leans = plan.pours.some(({ way }) => way?.lean !== undefined);
   // Level, a figure is quicker worked out than looked up.
@@ -80,13 +81,13 @@ export function pourVolumes(
   const embeds = recipe.map((pour) => pour.embeds);
   const hasEmbeds = embeds.some((each) => each.length > 0);
   let displaced = recipe.map(() => 0);
-  let found = layOut(plan, mold, recipe, slots, displaced, cavity);
+  let found = layOut(plan, mold, recipe, filling, slots, displaced, cavity);
   for (let turn = 0; hasEmbeds && turn < MOST_TURNS; turn++) {
     const next = displacedMl(embeds, found.lying);
     const moved = Math.max(...next.map((each, index) => Math.abs(each - (displaced[index] ?? 0))));
     if (moved < SETTLED_ML) break;
     displaced = next;
-    found = layOut(plan, mold, recipe, slots, displaced, cavity);
+    found = layOut(plan, mold, recipe, filling, slots, displaced, cavity);
   }
   const rooms = found.lying.map(
     ({ volumeMl, fromMm, toMm, surfaceMm }, index): PourRoom => ({
@@ -135,15 +136,16 @@ function layOut(
   plan: Plan,
   mold: Mold,
   recipe: readonly SizedPour[],
+  { fills, fillFraction }: Filling,
   slots: readonly Slot[],
   displaced: readonly number[],
   cavity: Cavity,
 ) {
-  const fillMl = mold.capacityMl * plan.fillFraction;
+  const fillMl = mold.capacityMl * fillFraction;
   const sizes = slots.map(({ size }) => size);
   const massMl = slots.map(({ size, lead, pours }) =>
     size.by === 'mass' || size.by === 'base'
-      ? volumeOfWeight(size, plan, recipe[lead]) / fillsFor(plan.pieces, mold) +
+      ? volumeOfWeight(size, plan, recipe[lead]) / fills +
         pours.reduce((sum, { pourIndex }) => sum + (displaced[pourIndex] ?? 0), 0)
       : 0,
   );

@@ -224,7 +224,7 @@ test('colours of the section are those of base and dose, and embeds lie where th
 test('a boundary that is dragged to grams leaves a whole weight, and the pour on top keeps its height', () => {
   const file = fileOf([{ size: '8 mm' }, { size: '1 part' }, { size: 'rest' }]);
   const sheet = sheetOf(file);
-  const moved = moveBoundaryToGram(file.plan, file.mold, sheet.pours, 0, 9.3);
+  const moved = moveBoundaryToGram(file.plan, file.mold, sheet, 0, 9.3);
   const size = moved.pours[0]?.size;
   assert.ok(size?.by === 'mass' && Number.isInteger(size.massG));
   const after = sheetOf({ ...file, plan: moved });

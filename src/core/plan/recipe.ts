@@ -15,13 +15,12 @@ import {
   usualMost,
 } from '../materials/defaults';
 import { type DoseableMaterial, type DosedMaterial, isDoseable, type Material } from '../materials/material';
-import { barsPerCavity, fillsFor } from '../molds/bars';
-import type { Mold } from '../molds/mold';
+import { barsPerCavity } from '../molds/bars';
 import { type CountedOut, countUnitOf } from '../units/counting';
 import { amountOf, type Counted, isShare, type Quantity, type SingleQuantity } from '../units/quantity';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
-import { type Dose, meaningOf, type Plan, type PlanFile, type Pour } from './plan';
+import { type Dose, meaningOf, type PlanFile, type Pour } from './plan';
 import type { PourWay } from './pourWay';
 import { type RelationFault, relatedDoses } from './relations';
 
@@ -106,14 +105,22 @@ export interface RecipePour {
   embeds: PlacedEmbed[];
 }
 
-/** Joins a plan's pours with the materials they name. The file must have passed its schema. */
-export function recipeOf(file: PlanFile): RecipePour[] {
+/**
+ * Joins a plan's pours with the materials they name. The file must have passed its schema.
+ *
+ * @param fills cavities that are filled, for what is said by the piece
+ */
+export function recipeOf(file: PlanFile, fills: number): RecipePour[] {
+  const shared: SharedOut = {
+    pieces: fills * barsPerCavity(file.mold),
+    jugLossFraction: file.plan.jugLossFraction,
+  };
   const materials = materialsById(file.materials);
   return file.plan.pours.map((pour) => {
     const base = materials.get(pour.baseId);
     if (base?.kind !== 'base') throw new RangeError(`no base “${pour.baseId}” in the plan file`);
     const density = baseDensity(base);
-    const { doses, unreadable } = joinDoses(pour, file, materials);
+    const { doses, unreadable } = joinDoses(pour, shared, materials);
     return {
       base,
       baseDensityGPerMl: density.value,
@@ -181,6 +188,12 @@ function timesAmount({ shareOfBase, fixedG }: Amount, times: number): Amount {
   return { shareOfBase: shareOfBase * times, fixedG: fixedG * times };
 }
 
+/** What an amount for each piece is for. */
+interface SharedOut {
+  pieces: number;
+  jugLossFraction: number;
+}
+
 interface Joined {
   doseId: string;
   doseIndex: number;
@@ -195,8 +208,7 @@ type Measured = Pick<RecipeDose, 'amount' | 'exact' | 'assumed'>;
 type DosedHow = Pick<RecipeDose, 'counted' | 'byEye'>;
 
 /** Doses said by themselves first, then those said in relation, each once what it relates to is known. */
-function joinDoses(pour: Pour, file: PlanFile, materials: Materials) {
-  const { plan, mold } = file;
+function joinDoses(pour: Pour, shared: SharedOut, materials: Materials) {
   const joined = pour.doses.map((each, doseIndex): Joined => {
     const { id: doseId, materialId, text } = each;
     const material = materials.get(materialId);
@@ -226,8 +238,8 @@ function joinDoses(pour: Pour, file: PlanFile, materials: Materials) {
       settle(
         dose,
         isShare(means) ? 'share' : 'fixed',
-        withBlendDensity(measure(means, weighed, plan, mold), material, materials),
-        dosedHow(dose, means, weighed, file),
+        withBlendDensity(measure(means, weighed, shared), material, materials),
+        dosedHow(dose, means, weighed, shared),
       );
   }
   const open = new Set(joined.filter(({ means }) => means?.kind === 'times'));
@@ -274,12 +286,12 @@ function dosedHow(
   { means, text }: Joined,
   begins: SingleQuantity,
   material: DosedMaterial,
-  { plan, mold }: PlanFile,
+  shared: SharedOut,
 ): DosedHow {
   const unit = countUnitOf(begins, text);
   const counted = unit && { unit, gPerOne: weigh(amountOf(AMOUNT_OF[unit], 1), material).massG };
   if (means?.kind === 'range' && means.most.kind !== 'times')
-    return { counted, byEye: { most: measure(means.most, material, plan, mold).amount } };
+    return { counted, byEye: { most: measure(means.most, material, shared).amount } };
   if (means?.kind !== 'toTaste') return { counted, byEye: null };
   const most = usualMost(material);
   return { counted, byEye: { most: most ? { shareOfBase: most.value, fixedG: 0 } : null } };
@@ -328,8 +340,7 @@ function timesSum(factor: number, doses: RecipeDose[]): Measured {
 function measure(
   means: Exclude<SingleQuantity, { kind: 'times' }>,
   material: DosedMaterial,
-  plan: Plan,
-  mold: Mold,
+  { pieces, jugLossFraction }: SharedOut,
 ): Measured {
   switch (means.kind) {
     case 'ofBase':
@@ -349,8 +360,7 @@ function measure(
     case 'perPiece': {
       // Each piece gets its amount, so what stays in the jug has it too.
       const { massG, ...rest } = weigh(means.amount, material);
-      const pieces = fillsFor(plan.pieces, mold) * barsPerCavity(mold);
-      const fixedG = (massG * pieces) / (1 - plan.jugLossFraction);
+      const fixedG = (massG * pieces) / (1 - jugLossFraction);
       return { amount: { shareOfBase: 0, fixedG }, ...rest };
     }
     default: {

@@ -4,6 +4,7 @@ import { PARTS_OF_ONE } from '../units/counting';
 import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
 import { scaledText } from '../units/scaledText';
 import { writeQuantity } from '../units/writeQuantity';
+import { withBatch } from './howMuch';
 import { type Dose, type Plan, readsOtherwise, retyped } from './plan';
 import type { PourSize } from './pourSize';
 
@@ -17,14 +18,15 @@ export function isFixedDose({ means }: Dose): boolean {
  *
  * @param pieces a whole number of at least one
  * @param mold the plan's: doses follow the cavities that are filled
+ * @param fills so many are filled now; from the sheet where the plan is said by weight
  */
-export function scalePlan(plan: Plan, pieces: number, mold: Mold): Plan {
+export function scalePlan(plan: Plan, pieces: number, mold: Mold, fills = fillsFor(plan.pieces, mold)): Plan {
   if (!(Number.isInteger(pieces) && pieces >= 1))
     throw new RangeError('pieces must be a whole number from 1');
-  const factor = fillsFor(pieces, mold) / fillsFor(plan.pieces, mold);
+  const factor = fillsFor(pieces, mold) / fills;
   const scaled = scaleFixedDoses(plan, factor);
   return {
-    ...scaled,
+    ...withBatch(scaled, null),
     pieces,
     pours: scaled.pours.map((pour) => ({ ...pour, size: scaledSize(pour.size, factor) })),
   };

@@ -6,6 +6,7 @@ import { dosedMaterialSchema } from '../materials/materialSchema';
 import { moldSchema } from '../molds/moldSchema';
 import { COUNT_UNITS } from '../units/counting';
 import { z } from '../zod';
+import { sheetBatchSchema } from './batchSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import { pourSizeSchema } from './pourSizeSchema';
 import { sizeFaultSchema } from './pourVolumesSchema';
@@ -149,11 +150,13 @@ export const sheetSchema = z.strictObject({
   mold: moldSchema,
   /** Asked for: bars, where the mold is sliced. */
   pieces: z.int().positive(),
-  /** Cavities that are filled, over all rounds. */
-  fills: z.int().positive(),
+  /** Cavities that are filled, over all rounds; the last may be filled in part. */
+  fills: z.number().positive(),
   /** What they give: at least what is asked for. */
   piecesMade: z.int().positive(),
   fillFraction: fraction,
+  /** Where the amount was said by weight. */
+  batch: sheetBatchSchema.nullable().default(null),
   jugLossFraction: fraction,
   making: makingSchema,
   pours: z.array(sheetPourSchema).min(1),

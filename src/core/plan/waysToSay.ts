@@ -1,5 +1,6 @@
 import { blockMass, dropMass, isPowder, spoonDensity } from '../materials/defaults';
 import type { DosedMaterial } from '../materials/material';
+import { barsPerCavity } from '../molds/bars';
 import { G_PER_LB, G_PER_OZ, ML_PER_US_TBSP, ML_PER_US_TSP } from '../units/factors';
 import { writeFigure } from '../units/writeQuantity';
 import type { Sheet, SheetPour } from './sheet';
@@ -25,10 +26,11 @@ export function waysToSay(
   { massG, ofBase }: { massG: number; ofBase: number },
   material: DosedMaterial,
   pour: Pick<SheetPour, 'baseG'>,
-  sheet: Pick<Sheet, 'jugLossFraction' | 'piecesMade'>,
+  sheet: Pick<Sheet, 'jugLossFraction' | 'fills' | 'mold'>,
 ): Way[] {
   if (!(massG > 0)) return [];
-  const perPieceG = (massG * (1 - sheet.jugLossFraction)) / sheet.piecesMade;
+  const pieces = sheet.fills * barsPerCavity(sheet.mold);
+  const perPieceG = (massG * (1 - sheet.jugLossFraction)) / pieces;
   const exact: Way[] = [
     [massG, 'g'],
     [massG / G_PER_OZ, 'oz'],

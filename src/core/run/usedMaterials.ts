@@ -25,12 +25,10 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
   if (task.kind === 'inclusions')
     return pour.embeds
       .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
-      .flatMap((embed) => needOfEmbed(embed, sheet.fills) ?? [])
-      .map((need) => ({
-        ...need,
-        amount:
-          (need.amount * (snapshot.isDerived ? sheet.fills : fillsOfRound(sheet, task.round))) / sheet.fills,
-      }));
+      .flatMap((embed) => {
+        const fills = snapshot.isDerived ? sheet.fills : fillsOfRound(sheet, task.round);
+        return needOfEmbed({ ...embed, massG: (embed.massG * fills) / sheet.fills }, fills) ?? [];
+      });
   if (massG === null) return [];
   const { id, name } =
     task.kind === 'weigh-dose' ? (pour.lines[task.lineIndex]?.material ?? pour.base) : pour.base;

@@ -10,6 +10,8 @@ export type StockByMaterial = ReadonlyMap<string, readonly LotStock[]>;
 export interface FromShelf {
   /** Whole pieces; Infinity when the book counts nothing of it. */
   pieces: number;
+  /** How often all that the plan makes; Infinity likewise. */
+  batches: number;
   /** The name of what runs out first; null when the book counts nothing of it. */
   shortOf: string | null;
   /** Names of what was never bought by the book, and does not limit for that. */
@@ -19,16 +21,22 @@ export interface FromShelf {
 /** How many pieces the shelf makes, fixed doses growing along with them. */
 export function piecesFromShelf(sheet: Sheet, stock: StockByMaterial): FromShelf {
   const bars = barsPerCavity(sheet.mold);
-  const made: FromShelf = { pieces: Number.POSITIVE_INFINITY, shortOf: null, notCounted: [] };
+  const made: FromShelf = {
+    pieces: Number.POSITIVE_INFINITY,
+    batches: Number.POSITIVE_INFINITY,
+    shortOf: null,
+    notCounted: [],
+  };
   for (const { materialId, name, amount } of needOf(sheet)) {
     const lots = stock.get(materialId);
     if (lots === undefined) {
       made.notCounted.push(name);
       continue;
     }
-    const enoughFor = bars * Math.floor((Math.max(0, leftOf(lots)) / (amount / sheet.fills)) * (1 + 1e-12));
-    if (enoughFor < made.pieces) {
-      made.pieces = enoughFor;
+    const batches = (Math.max(0, leftOf(lots)) / amount) * (1 + 1e-12);
+    if (batches < made.batches) {
+      made.batches = batches;
+      made.pieces = bars * Math.floor(batches * sheet.fills);
       made.shortOf = name;
     }
   }

@@ -32,9 +32,9 @@ export function needOf(sheet: Sheet): Need[] {
   return [...needs.values()].filter(({ amount }) => amount > 0);
 }
 
-/** What an embed takes off the shelf; null for pieces of another plan, and for bought ones that nobody counts. */
+/** What an embed takes off the shelf for so many fills, of which a last one in part gets whole pieces; null for pieces of another plan, and for bought ones that nobody counts. */
 export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, fills: number): Need | null {
   if (kind === 'scrap') return { materialId: id, name, amount: massG, isCounted: false };
   if (kind === 'plan' || perPiece === null) return null;
-  return { materialId: id, name, amount: perPiece * fills, isCounted: true };
+  return { materialId: id, name, amount: perPiece * Math.ceil(fills), isCounted: true };
 }

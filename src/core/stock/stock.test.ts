@@ -73,7 +73,9 @@ test('how many pieces the shelf makes, and what to buy for several plans', () =>
     ['base-1', [lot('b', baseG * 10.5, null)]],
     ['scent-1', [lot('s', baseG * 0.02 * 7, null)]],
   ]);
-  assert.deepEqual(piecesFromShelf(sheet, stock), { pieces: 7, shortOf: 'Test scent', notCounted: [] });
+  const fromShelf = piecesFromShelf(sheet, stock);
+  assert.deepEqual([fromShelf.pieces, fromShelf.shortOf, fromShelf.notCounted], [7, 'Test scent', []]);
+  assert.ok(isClose(fromShelf.batches, 7 / 6));
   const nothing = piecesFromShelf(sheet, new Map());
   assert.deepEqual([nothing.pieces, nothing.notCounted.length], [Number.POSITIVE_INFINITY, 2]);
   const list = buyList([...needOf(sheet), ...needOf(sheet)], stock);

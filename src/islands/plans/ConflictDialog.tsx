@@ -103,6 +103,7 @@ const FIELD_NAMES: Record<string, string> = {
   use: 'For',
   moldId: 'Mold',
   pieces: 'Pieces',
+  batch: 'How much',
   fillFraction: 'Fill',
   jugLossFraction: 'Stays in jug',
   note: 'Note',

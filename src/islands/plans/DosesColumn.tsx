@@ -1,4 +1,5 @@
 import { type ComponentProps, lazy, Suspense } from 'react';
+import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { Detail } from '../pourPlan/details';
 import type { PourPlanView } from '../pourPlan/usePourPlan';
@@ -11,13 +12,13 @@ interface Props extends ComponentProps<typeof DoseGrid> {
   view: PourPlanView;
   /** What of the pour plan is opened in place of the doses. */
   detail: Detail | null;
-  /** Pieces that fixed doses were typed for. */
-  startPieces: number;
+  /** The plan that its fixed doses were typed for. */
+  start: Plan;
   onClose(): void;
 }
 
 /** What goes into each pour, or what the pour plan opens to. */
-export function DosesColumn({ view, detail, startPieces, onClose, ...grid }: Props) {
+export function DosesColumn({ view, detail, start, onClose, ...grid }: Props) {
   const { settled: sheet, plan } = grid;
   return (
     <section
@@ -37,7 +38,7 @@ export function DosesColumn({ view, detail, startPieces, onClose, ...grid }: Pro
       ) : (
         <>
           <DoseGrid {...grid} />
-          <FixedDosesHint plan={plan} start={startPieces} />
+          <FixedDosesHint plan={plan} start={start} />
         </>
       )}
     </section>

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
+import { howMuch } from '../../core/plan/howMuch';
 import type { Plan } from '../../core/plan/plan';
 import { isFixedDose } from '../../core/plan/scalePlan';
 
@@ -6,19 +7,20 @@ const FixedDosesQuestion = lazy(() => import('./FixedDosesQuestion'));
 
 interface Props {
   plan: Plan;
-  /** The number of pieces that the fixed doses were typed for. */
-  start: number;
+  /** The plan that the fixed doses were typed for. */
+  start: Plan;
 }
 
-/** A dose of `6 g` stays 6 g when the pieces change: said aloud, with the way to scale it. */
+/** A dose of `6 g` stays 6 g when the pieces change, or the weight: said aloud, with the way to scale it. */
 export function FixedDosesHint({ plan, start }: Props) {
   const fixed = plan.pours.flatMap((pour) => pour.doses.filter(isFixedDose));
   const names = fixed.map(({ text }) => text).join(', ');
-  const [typed, setTyped] = useState({ names, pieces: start });
-  // A fixed dose that was just typed is meant for the pieces as they are now.
-  if (typed.names !== names) setTyped({ names, pieces: plan.pieces });
-  const typedFor = typed.pieces;
-  if (fixed.length === 0 || plan.pieces === typedFor) return null;
+  const now = howMuch(plan);
+  const [typed, setTyped] = useState({ names, typedFor: howMuch(start) });
+  const { typedFor } = typed;
+  // A fixed dose that was just typed is meant for what is made now, and so is one of a plan that is said another way.
+  if (typed.names !== names || typedFor.by !== now.by) setTyped({ names, typedFor: now });
+  if (fixed.length === 0 || typedFor.by !== now.by || typedFor.size === now.size) return null;
   return (
     <Suspense>
       <FixedDosesQuestion
@@ -26,7 +28,7 @@ export function FixedDosesHint({ plan, start }: Props) {
         names={names}
         many={fixed.length > 1}
         typedFor={typedFor}
-        onKeep={() => setTyped({ names, pieces: plan.pieces })}
+        onKeep={() => setTyped({ names, typedFor: now })}
       />
     </Suspense>
   );

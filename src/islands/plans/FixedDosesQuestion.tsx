@@ -1,6 +1,9 @@
+import { type HowMuch, howMuch } from '../../core/plan/howMuch';
 import type { Plan } from '../../core/plan/plan';
 import { scaleFixedDoses } from '../../core/plan/scalePlan';
-import { plural } from '../../words/en/plural';
+import { showMass } from '../../core/units/showQuantity';
+import { counted } from '../../words/en/plural';
+import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
 interface Props {
@@ -8,25 +11,28 @@ interface Props {
   /** The doses as they were typed. */
   names: string;
   many: boolean;
-  /** The number of pieces that they were typed for. */
-  typedFor: number;
+  typedFor: HowMuch;
   onKeep(): void;
 }
 
-/** Whether fixed doses stay as they are, now that there are more pieces, or fewer. */
+/** Whether fixed doses stay as they are, now that more is made, or less. */
 export default function FixedDosesQuestion({ plan, names, many, typedFor, onKeep }: Props) {
   const { edit } = usePlanPage();
+  const showing = useShowing();
+  const now = howMuch(plan);
+  const said = ({ by, size }: HowMuch) =>
+    by === 'pieces' ? counted(size, 'piece', 'pieces') : showMass(size, showing);
   return (
     <div role="status" className="live mt-2 flex flex-wrap items-center gap-2 rounded-lg p-2 text-sm">
       <p className="min-w-40 flex-1">
-        {names} {many ? 'are' : 'is'} still as typed for {typedFor} {plural(typedFor, 'piece', 'pieces')}.
+        {names} {many ? 'are' : 'is'} still as typed for {said(typedFor)}.
       </p>
       <button
         type="button"
         className="btn btn-sm btn-primary min-h-11"
-        onClick={() => edit(scaleFixedDoses(plan, plan.pieces / typedFor), `scale fixed ${Date.now()}`)}
+        onClick={() => edit(scaleFixedDoses(plan, now.size / typedFor.size), `scale fixed ${Date.now()}`)}
       >
-        Scale to {plan.pieces}
+        Scale to {now.by === 'pieces' ? now.size : said(now)}
       </button>
       <button type="button" className="btn btn-sm btn-ghost min-h-11" onClick={onKeep}>
         Keep as typed

@@ -3,10 +3,14 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { USES, type Use } from '../../core/materials/fields';
 import type { Mold } from '../../core/molds/mold';
 import type { Plan } from '../../core/plan/plan';
+import type { Sheet } from '../../core/plan/sheet';
 import type { StoredPlan } from '../../core/plan/storedPlan';
+import type { LotStock } from '../../core/stock/stock';
 import { USE_NAMES } from '../../words/en/plan/useNames';
 import { FigureField } from '../shared/FigureField';
 import type { SaveState } from '../shared/saveQueue';
+import { Choice } from './Choice';
+import { HowMuch } from './HowMuch';
 import { usePlanPage } from './planContext';
 import { useNewRecord } from './useNewRecord';
 import type { usePlanActions } from './usePlanActions';
@@ -15,6 +19,10 @@ interface Props {
   plan: Plan;
   saved: StoredPlan;
   molds: Mold[];
+  /** Null until a stop is mended. */
+  sheet: Sheet | null;
+  /** Lots of the first pour's base. */
+  lots: readonly LotStock[];
   saveState: SaveState;
   stopped: boolean;
   canUndo: boolean;
@@ -24,13 +32,11 @@ interface Props {
   actions: ReturnType<typeof usePlanActions>;
 }
 
-const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
-const FILL = { unit: '%', least: 5, most: 100 };
 const LOSS = { unit: '%', least: 0, most: 50 };
 
 export function PlanBar(props: Props) {
   const { edit } = usePlanPage();
-  const { plan, molds } = props;
+  const { plan, molds, sheet, lots } = props;
   const setMold = (moldId: string) => edit({ ...plan, moldId }, 'mold');
   const { newOption, newForm, choosing } = useNewRecord({ what: 'mold', onMade: setMold });
   return (
@@ -57,20 +63,7 @@ export function PlanBar(props: Props) {
         {newOption}
       </Choice>
       {newForm}
-      <FigureField
-        label="Pieces"
-        className="w-14"
-        value={plan.pieces}
-        rule={PIECES}
-        onChange={(pieces) => edit({ ...plan, pieces }, 'pieces')}
-      />
-      <FigureField
-        label="Fill"
-        className="w-18"
-        value={plan.fillFraction * 100}
-        rule={FILL}
-        onChange={(percent) => edit({ ...plan, fillFraction: percent / 100 }, 'fill')}
-      />
+      <HowMuch plan={plan} sheet={sheet} lots={lots} />
       <FigureField
         label="Stays in jug"
         className="w-18"
@@ -183,29 +176,6 @@ function NameField({ name, onChange }: { name: string; onChange(name: string): v
         </p>
       )}
     </div>
-  );
-}
-
-interface ChoiceProps {
-  label: string;
-  value: string;
-  className: string;
-  children: ReactNode;
-  onChange(value: string): void;
-}
-
-function Choice({ label, value, className, children, onChange }: ChoiceProps) {
-  return (
-    <label className={`flex flex-col ${className}`}>
-      <span className="quiet text-xs">{label}</span>
-      <select
-        className="select select-sm w-full pointer-coarse:min-h-11"
-        value={value}
-        onChange={({ target }) => onChange(target.value)}
-      >
-        {children}
-      </select>
-    </label>
   );
 }
 

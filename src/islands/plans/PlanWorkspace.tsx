@@ -10,6 +10,7 @@ import type { MadePiece } from '../../core/plan/embed';
 import { withWhen } from '../../core/plan/setMaking';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
+import type { LotStock } from '../../core/stock/stock';
 import type { Detail } from '../pourPlan/details';
 import { PourPlanFoot } from '../pourPlan/PourPlanFoot';
 import { usePourPlan } from '../pourPlan/usePourPlan';
@@ -59,6 +60,8 @@ function PlanWorkspace(props: Props) {
 
 export default withShowing(PlanWorkspace);
 
+const NO_LOTS: readonly LotStock[] = [];
+
 /** Everything that one decision touches, in sight of it. */
 function Workspace(props: Props & { draft: Draft | null }) {
   const { stored, made, stock, today, draft } = props;
@@ -99,6 +102,8 @@ function Workspace(props: Props & { draft: Draft | null }) {
           {...edited}
           saved={save.saved}
           molds={molds}
+          sheet={sheet}
+          lots={stock.get(plan.pours[0]?.baseId ?? '') ?? NO_LOTS}
           saveState={save.state}
           stopped={sheet === null || hasStop(findings)}
           actions={actions}
@@ -123,12 +128,12 @@ function Workspace(props: Props & { draft: Draft | null }) {
             findings={findings}
             view={view}
             detail={detail}
-            startPieces={stored.plan.pieces}
+            start={stored.plan}
             onPour={setPourIndex}
             onClose={() => setDetail(null)}
           />
           <div className="flex flex-col gap-2 xl:min-h-0">
-            <TotalsPanel sheet={shown.sheetNow} />
+            <TotalsPanel file={file} sheet={shown.sheetNow} />
             <ChecksPanel
               findings={findings}
               seen={plan.seen}

@@ -47,7 +47,7 @@ export const SectionPanel = memo(function SectionPanel({ file: { plan, mold }, s
   const move = (below: number, toMm: number) => {
     if (!sheet) return;
     const next = byGrams
-      ? moveBoundaryToGram(plan, mold, sheet.pours, below, toMm)
+      ? moveBoundaryToGram(plan, mold, sheet, below, toMm)
       : moveBoundary(plan, sheet.pours, below, toMm);
     editShown(next, `boundary ${below}`);
   };

@@ -1,20 +1,26 @@
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { slicesOf } from '../../core/molds/slicing';
+import { partFill } from '../../core/plan/partFill';
+import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
-import { addUpAsShown, showMass, showVolume } from '../../core/units/showQuantity';
+import { addUpAsShown, showMass, showPercent, showVolume } from '../../core/units/showQuantity';
 import { type JugOfMelt, meltsOf } from '../../core/work/loads';
-import { counted } from '../../words/en/plural';
+import { partWords } from '../../words/en/plan/partWords';
+import { counted, plural } from '../../words/en/plural';
 import { inclusionAmount } from '../../words/en/work/inclusionWords';
 import { meltsWords } from '../../words/en/work/meltsWords';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
+const EvenlyInstead = lazy(() => import('./EvenlyInstead'));
+
 interface Props {
+  file: PlanFile;
   sheet: Sheet | null;
 }
 
 /** What the plan comes to. */
-export function TotalsPanel({ sheet }: Props) {
+export function TotalsPanel({ file, sheet }: Props) {
   const { rules } = usePlanPage();
   const showing = useShowing();
   if (!sheet) {
@@ -28,6 +34,9 @@ export function TotalsPanel({ sheet }: Props) {
     );
   }
   const { totals, pieces, fills, mold } = sheet;
+  const { batch } = file.plan;
+  const part = partFill(sheet);
+  const whole = part ? part.whole : pieces;
   const slices = slicesOf(mold);
   const roomMl = sheet.pours.reduce((sum, { displacedMl }) => sum + displacedMl, totals.intoMoldMl);
   const melts = meltsOf(sheet, rules);
@@ -45,17 +54,24 @@ export function TotalsPanel({ sheet }: Props) {
         Totals
       </h2>
       <p className="text-lg leading-tight">
-        <strong>{pieces}</strong> {pieces === 1 ? 'piece' : 'pieces'} of{' '}
+        <strong>{whole}</strong> {plural(whole, 'piece', 'pieces')} of{' '}
         <strong className="live rounded px-1">{showMass(totals.pieceG, showing)}</strong>
+        {part && <span className="text-sm"> and {partWords(part, sheet, showing)}</span>}
       </p>
       <p className="quiet mb-1 text-xs">
         {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities}{' '}
         {mold.cavities === 1 ? 'cavity' : 'cavities'}, {showVolume(roomMl / fills, showing.locale)} each
+        {batch?.gives === 'fill' && `, filled to ${showPercent(sheet.fillFraction, showing.locale, 0)}`}
       </p>
+      {part && batch && (
+        <Suspense>
+          <EvenlyInstead file={file} batch={batch} sheet={sheet} />
+        </Suspense>
+      )}
       {slices && slices.bars > 0 && (
         <p className="mb-1 text-sm">
-          <strong>{counted(fills, 'loaf', 'loaves')}</strong> of {showMass(totals.fillG, showing)}, sliced
-          into <strong>{counted(sheet.piecesMade, 'bar', 'bars')}</strong>, trims{' '}
+          <strong>{counted(Math.ceil(fills), 'loaf', 'loaves')}</strong> of {showMass(totals.fillG, showing)},
+          sliced into <strong>{counted(sheet.piecesMade, 'bar', 'bars')}</strong>, trims{' '}
           <span className="whitespace-nowrap">
             {showMass(totals.fillG * fills * slices.trimShare, showing)}
           </span>

@@ -1,6 +1,7 @@
 import { ChevronRight } from 'lucide-react';
 import { lazy, memo, type ReactNode, Suspense, useId, useState } from 'react';
 import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
+import { withBatch } from '../../core/plan/howMuch';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
@@ -52,7 +53,7 @@ export const WorkBackwards = memo(function WorkBackwards({ file, sheet, stock }:
         />
         <WeightField
           label="Wanted weight a piece"
-          reach={(massG) => fromPieceWeight(file, massG, showing)}
+          reach={(massG) => fromPieceWeight(file, sheet, massG, showing)}
           onTake={(plan) => editShown(plan, `from weight ${Date.now()}`)}
         />
       </div>
@@ -86,8 +87,8 @@ function FromShelf({ file: { plan, mold }, sheet, stock }: ShelfProps) {
         type="button"
         className="btn btn-secondary min-h-11"
         aria-label="Use this: as many pieces as the shelf makes"
-        disabled={!can || pieces === plan.pieces}
-        onClick={() => editShown(scalePlan(plan, pieces, mold), `from shelf ${Date.now()}`)}
+        disabled={!can || pieces === sheet.pieces}
+        onClick={() => editShown(scalePlan(plan, pieces, mold, sheet.fills), `from shelf ${Date.now()}`)}
       >
         Use this
       </button>
@@ -102,11 +103,11 @@ function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Reache
   if (pieces > MOST_PIECES) return { says: 'more pieces than one plan takes', plan: null };
   return {
     says: `makes ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
-    plan: scalePlan(plan, pieces, mold),
+    plan: scalePlan(plan, pieces, mold, sheet.fills),
   };
 }
 
-function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Reached {
+function fromPieceWeight(file: PlanFile, sheet: Sheet, massG: number, showing: Showing): Reached {
   const fill = fillForPieceWeight(file, massG);
   if (!fill.success) {
     return { says: <PieceWeightFault fault={fill.error} />, plan: null };
@@ -114,7 +115,7 @@ function fromPieceWeight(file: PlanFile, massG: number, showing: Showing): Reach
   if (fill.data < LEAST_FILL) return { says: 'that would fill less than 5 % of the cavity', plan: null };
   return {
     says: `fills to ${showPercent(fill.data, showing.locale)}`,
-    plan: { ...file.plan, fillFraction: fill.data },
+    plan: { ...withBatch(file.plan, null, sheet), fillFraction: fill.data },
   };
 }
 

@@ -4,6 +4,7 @@ import type { Describe, Described } from './described';
 
 /** One for each code: a finding without words does not compile. A page loads those that it tells. */
 const WORDS: { [Code in FindingCode]: () => Promise<Describe<Code>> } = {
+  'batch-missed': () => import('./batchMissed').then((words) => words.batchMissed),
   'pour-sizes': () => import('./pourSizes').then((words) => words.pourSizes),
   'pour-ways': () => import('./pourWays').then((words) => words.pourWays),
   'no-jug-to-go-on-in': () => import('./oneJug').then((words) => words.noJugToGoOnIn),

@@ -11,7 +11,7 @@ export function inclusionAmount(
 ): string {
   return perPiece === null
     ? showAmount((massG * fills) / of, false, showing)
-    : showAmount(perPiece * fills, true, showing);
+    : showAmount(perPiece * Math.ceil(fills), true, showing);
 }
 
 /**
@@ -30,7 +30,7 @@ export function inclusionWords(
     .map((embed) => {
       const amount = inclusionAmount(embed, { fills, of: sheet.fills }, showing);
       if (embed.perPiece === null)
-        return `Share ${amount} of ${embed.name} out over ${counted(fills, 'cavity', 'cavities')}, cold and spritzed.`;
+        return `Share ${amount} of ${embed.name} out over ${counted(Math.ceil(fills), 'cavity', 'cavities')}, cold and spritzed.`;
       const depth =
         embed.bottomMm === null
           ? ''

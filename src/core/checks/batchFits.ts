@@ -1,0 +1,22 @@
+import type { Check } from './finding';
+import { PLAIN } from './plain';
+
+/** A batch whose weight the pieces can't hold, or nothing follows from. */
+export const batchFits: Check = ({ batch, pieces }) => {
+  if (!batch || batch.fault === null) return [];
+  const { fault, massG, by, comesToG } = batch;
+  return [
+    {
+      ...PLAIN,
+      code: 'batch-missed',
+      severity: 'stop',
+      pourIndex: null,
+      fault,
+      by,
+      massG,
+      comesToG,
+      pieces,
+      fix: [{ kind: 'set-batch', gives: fault === 'sizes-fixed' ? null : 'pieces' }],
+    },
+  ];
+};

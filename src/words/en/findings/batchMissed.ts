@@ -1,0 +1,28 @@
+import { showMass } from '../../../core/units/showQuantity';
+import { counted } from '../plural';
+import type { Describe } from './described';
+
+export const batchMissed: Describe<'batch-missed'> = ({ fault, by, massG, comesToG, pieces }, showing) => {
+  const asked = `${showMass(massG, showing)} ${by === 'base' ? 'of base' : 'in the jug'}`;
+  const comesTo = showMass(comesToG, showing);
+  switch (fault) {
+    case 'over':
+      return {
+        title: `${asked} is more than ${counted(pieces, 'piece holds', 'pieces hold')}`,
+        reason: `Filled to the brim they take ${comesTo}. Make more pieces, or let their number follow.`,
+        fixLabel: 'Make as many as it gives',
+      };
+    case 'under':
+      return {
+        title: `${asked} is too little for ${counted(pieces, 'piece', 'pieces')}`,
+        reason: `The pours that have a size of their own take ${comesTo} with the others. Make fewer pieces, or let their number follow.`,
+        fixLabel: 'Make as many as it gives',
+      };
+    case 'sizes-fixed':
+      return {
+        title: `${asked} can’t be kept to`,
+        reason: `Every pour has a size of its own, and together they take ${comesTo}. Say one of them in parts or as the rest, or say how many pieces.`,
+        fixLabel: 'Say it as pieces',
+      };
+  }
+};
