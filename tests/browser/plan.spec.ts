@@ -122,6 +122,7 @@ test('turned round: pieces from the base on hand, fill from a wanted weight', as
   const { id } = await given(request, ownFile([[scent, '2 %']]));
   await page.goto(`/plans/${id}`);
   // 100 mL a piece needs 100 / (1/1.05 + 0.02/0.95) = 102.73 g of base: 900 g make 8.
+  await page.getByText('Work backwards').click();
   await page.getByLabel(/on hand, g/).fill('900');
   await expect(page.getByText('makes 8 pieces')).toBeVisible();
   await page.getByRole('button', { name: 'Use this', exact: true }).first().click();
@@ -168,7 +169,7 @@ test('so much base is shared out: whole pieces and one of what is left, or evenl
   expect((await request.post('/api/lots', { data: lot })).status()).toBe(201);
   await page.goto(`/plans/${id}`);
   const totals = page.getByRole('region', { name: 'Totals' });
-  await page.getByRole('combobox', { name: 'How much', exact: true }).selectOption('base');
+  await page.getByRole('combobox', { name: 'How much by', exact: true }).selectOption('base');
   const weight = page.getByLabel('Base, g', { exact: true });
   // 1.05 g/mL of base and 1.1 of the addition, in cavities of 100 mL: 6 g stand for 5.4545 mL of 600.
   await expect(weight).toHaveValue('624.3 g');
@@ -208,7 +209,7 @@ test('so much base is shared out: whole pieces and one of what is left, or evenl
   await saved(page);
   await page.reload();
   await expect(weight).toHaveValue('half the block');
-  await page.getByRole('combobox', { name: 'How much', exact: true }).selectOption('pieces');
+  await page.getByRole('combobox', { name: 'How much by', exact: true }).selectOption('pieces');
   await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('6');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(weight).toHaveValue('half the block');

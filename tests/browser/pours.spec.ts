@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
-import { given, ownFile, saved, scent } from './workshop';
+import { expect, type Page, test } from '@playwright/test';
+import { additive } from '../support/planFiles';
+import { doseField, given, ownFile, saved, scent } from './workshop';
 
 test('pours are added, sized in every way, moved and taken out; contradictions are told in millimetres', async ({
   page,
@@ -166,3 +167,61 @@ test('a cavity is measured in guided ways, and water steps draw a shape of their
   await page.getByRole('button', { name: new RegExp(name) }).click();
   await expect(page.getByLabel('Water steps')).toHaveValue('10 6; 30 12; 61 20');
 });
+
+test('petals half stirred in and half on the floor: weighed into a dish, laid before the pour, taken off the shelf', async ({
+  page,
+  request,
+}) => {
+  const petals = additive({ name: 'Petals', role: 'botanical' });
+  const { id, file } = await given(
+    request,
+    ownFile([
+      [petals, '6 g'],
+      [petals, '2 %'],
+    ]),
+  );
+  const name = file.materials[1]?.name ?? '';
+  await page.goto(`/plans/${id}`);
+  const row = page.getByRole('row', { name: new RegExp(name) }).nth(1);
+  const totals = page.getByRole('region', { name: 'Totals' });
+  await row.getByRole('button', { name: /other ways to say it/ }).click();
+  await page.getByLabel(`Where ${name} goes`).selectOption('under');
+  // A share of the base that it goes into no more: what it came to is its amount.
+  await expect(doseField(page, name).nth(1)).toHaveValue(/^1\d\.\d g$/);
+  await expect(row).toContainText('on the floor');
+  await doseField(page, name).nth(1).fill('1 g/piece');
+  await expect(totals).toContainText('Laid on or under6.00 g');
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('dry ones only, and they float');
+  await page.getByLabel('pressed down').check();
+  await doseField(page, name).nth(1).fill('2 %');
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('laid on, it needs an amount');
+  await doseField(page, name).nth(1).fill('1 g/piece');
+  await saved(page);
+
+  await page.getByRole('button', { name: 'As a list' }).click();
+  await expect(
+    page.getByText(/Lay 6\.00 g .* on the floor of the mold, evenly over the cavities/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  const scale = page.getByLabel('On the scale');
+  const tick = page.getByRole('button', { name: 'Tick', exact: true });
+  await scale.fill('600');
+  await tick.click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  // Stirred in, it follows the base on the scale; laid, it does not.
+  await scale.fill(await target(page));
+  await tick.click();
+  await expect(page.getByRole('heading', { name: /into the dish/ })).toBeVisible();
+  await expect(page.getByTestId('target')).toHaveText('6.00 g');
+  await scale.fill('6');
+  await tick.click();
+  await expect(page.getByRole('heading', { name: `Lay ${name}` })).toBeVisible();
+  await expect(page.getByText(/Press it down lightly/)).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+});
+
+async function target(page: Page): Promise<string> {
+  return /[\d.]+/.exec((await page.getByTestId('target').textContent()) ?? '')?.[0] ?? '';
+}

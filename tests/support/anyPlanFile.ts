@@ -1,9 +1,20 @@
 import fc from 'fast-check';
 import type { Shape } from '../../src/core/molds/mold';
 import type { DraftEmbed } from '../../src/core/plan/ids';
+import { LAID_WHERE } from '../../src/core/plan/laid';
 import type { PlanFile } from '../../src/core/plan/plan';
 import type { PourWay } from '../../src/core/plan/pourWay';
-import { base, colorant, type FilePour, fragrance, mold, pieces, planFile, scrap } from './planFiles';
+import {
+  additive,
+  base,
+  colorant,
+  type FilePour,
+  fragrance,
+  mold,
+  pieces,
+  planFile,
+  scrap,
+} from './planFiles';
 
 export const SHAPES: Shape[] = [
   { kind: 'box', lengthMm: 80, widthMm: 50, depthMm: 25, draftDeg: 8, cornerMm: 6 },
@@ -80,6 +91,7 @@ const pour = fc.record({
   way,
   embeds: fc.array(embed, { maxLength: 2 }),
   dose: fc.constantFrom('', '0.3 %', '4 drops', '60 g'),
+  laid: fc.option(fc.constantFrom(...LAID_WHERE), { nil: undefined, freq: 1 }),
 });
 
 /** Most plans are said in pieces. */
@@ -105,7 +117,7 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
     .map(({ pours, shape, pieces: count, hardensH, batch: said }) =>
       planFile(
         pours.map(
-          ({ base: its, size, way: own, embeds, dose }): FilePour => ({
+          ({ base: its, size, way: own, embeds, dose, laid }): FilePour => ({
             base: { ...its, hardensH },
             size,
             doses:
@@ -115,6 +127,7 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
                     [colorant({ colour: '#2f6fa8' }), dose],
                     [fragrance(), '1 %'],
                   ],
+            ...(laid ? { laid: [[additive(), '2 g/piece', laid]] } : {}),
             ...(Object.keys(own).length > 0 ? { way: own } : {}),
             ...(embeds.length > 0 ? { embeds } : {}),
           }),

@@ -3,7 +3,7 @@ import { allFindings } from '../../src/core/checks/allFindings';
 import { reviewPlan } from '../../src/core/checks/review';
 import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
 import type { PlanFile } from '../../src/core/plan/plan';
-import type { Sheet } from '../../src/core/plan/sheet';
+import { type Sheet, weighedLines } from '../../src/core/plan/sheet';
 import { progress } from '../../src/core/run/progress';
 import { type Snapshot, snapshotSchema } from '../../src/core/run/snapshot';
 import { makePourPlan } from '../../src/core/schedule/makePourPlan';
@@ -97,7 +97,7 @@ function assertWeights(sheet: Sheet, tasks: ReturnType<typeof progress>['tasks']
     assert.ok(Math.abs((sums.get(key) ?? 0) - massG) <= 1e-6 * Math.max(1, massG), `${key}: ${massG} g`);
   for (const [index, pour] of sheet.pours.entries()) {
     isSum(`weigh-base ${index} `, pour.meltG);
-    for (const [lineIndex, line] of pour.lines.entries())
+    for (const [lineIndex, line] of weighedLines(pour).entries())
       if (line.addG > 0) isSum(`weigh-dose ${index} ${lineIndex}`, line.addG);
   }
 }

@@ -17,6 +17,7 @@ import {
 import type { Mold } from '../../src/core/molds/mold';
 import type { MadePiece } from '../../src/core/plan/embed';
 import { type DraftEmbed, withIds } from '../../src/core/plan/ids';
+import type { LaidWhere } from '../../src/core/plan/laid';
 import { makeSheet } from '../../src/core/plan/makeSheet';
 import type { When } from '../../src/core/plan/making';
 import {
@@ -133,6 +134,7 @@ export interface FilePour {
   base?: Base;
   parts?: number;
   doses?: [DoseableMaterial, string, Wetting?][];
+  laid?: [DoseableMaterial, string, LaidWhere][];
   /** As it is typed. */
   size?: string;
   way?: PourWay;
@@ -153,7 +155,8 @@ export function planFile(
   for (const pour of pours) {
     const itsBase = pour.base ?? base();
     materials.set(itsBase.id, itsBase);
-    for (const [material] of pour.doses ?? []) materials.set(material.id, material);
+    for (const [material] of [...(pour.doses ?? []), ...(pour.laid ?? [])])
+      materials.set(material.id, material);
   }
   return {
     format: PLAN_FILE_FORMAT,
@@ -169,12 +172,18 @@ export function planFile(
       pours: pours.map((pour, index) => ({
         baseId: (pour.base ?? base()).id,
         size: pour.size === undefined ? { by: 'parts', parts: pour.parts ?? 1 } : sizeOf(pour.size),
-        doses: (pour.doses ?? []).map(([material, text, wetIn]) => ({
-          ...dose(material.id, text, wetIn),
-          ...((pour.way?.sameJug || pours[index + 1]?.way?.sameJug) && !pour.added
-            ? { counts: 'content' as const }
-            : {}),
-        })),
+        doses: [
+          ...(pour.doses ?? []).map(([material, text, wetIn]) => ({
+            ...dose(material.id, text, wetIn),
+            ...((pour.way?.sameJug || pours[index + 1]?.way?.sameJug) && !pour.added
+              ? { counts: 'content' as const }
+              : {}),
+          })),
+          ...(pour.laid ?? []).map(([material, text, where]) => ({
+            ...dose(material.id, text),
+            laid: { where },
+          })),
+        ],
         ...(pour.way ? { way: pour.way } : {}),
         ...(pour.embeds ? { embeds: pour.embeds } : {}),
         ...(pour.when ? { when: pour.when } : {}),

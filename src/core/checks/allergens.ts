@@ -11,10 +11,13 @@ export const NAMED_FROM_OF_PRODUCT = 0.0001;
  */
 export function allergensOf(sheet: Sheet): { name: string; ofProduct: number }[] {
   const sums = new Map<string, number>();
-  for (const line of sheet.pours.flatMap(contentOf)) {
+  for (const line of sheet.pours.flatMap((pour) => [...contentOf(pour), ...pour.laid])) {
     if (line.material.kind !== 'fragrance') continue;
     for (const { name, ofMaterial } of line.material.allergens ?? [])
-      sums.set(name, (sums.get(name) ?? 0) + (line.massG * ofMaterial) / sheet.totals.jugG);
+      sums.set(
+        name,
+        (sums.get(name) ?? 0) + (line.massG * ofMaterial) / (sheet.totals.jugG + sheet.totals.laidG),
+      );
   }
   return [...sums]
     .map(([name, ofProduct]) => ({ name, ofProduct }))

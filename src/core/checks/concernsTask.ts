@@ -1,5 +1,6 @@
 import type { Sheet } from '../plan/sheet';
 import type { Task, TaskKind } from '../work/task';
+import { weighedLine } from '../work/weighedLine';
 import type { Finding, FindingCode } from './finding';
 
 /** Which task a finding without a dose belongs to; of all others it is the weighing of the base. */
@@ -30,16 +31,16 @@ const TASKS_OF: Partial<Record<FindingCode, readonly TaskKind[]>> = {
 export function concernsTask(
   { code, pourIndex, doseIndexes, materialId }: Finding,
   task: Task,
-  { pours }: Pick<Sheet, 'pours'>,
+  sheet: Pick<Sheet, 'pours'>,
 ): boolean {
-  const own = pours[task.pourIndexes[0] ?? -1];
+  const own = sheet.pours[task.pourIndexes[0] ?? -1];
   if (materialId !== undefined) {
     if (task.kind === 'weigh-base' && own?.base.id === materialId) return true;
-    if (task.kind === 'weigh-dose') return own?.lines[task.lineIndex]?.material.id === materialId;
+    if (task.kind === 'weigh-dose') return weighedLine(sheet, task)?.material.id === materialId;
   }
   if (pourIndex === null) return (TASKS_OF[code] ?? []).includes(task.kind);
   if (!task.pourIndexes.includes(pourIndex)) return false;
   if (doseIndexes.length > 0)
-    return task.kind === 'weigh-dose' && doseIndexes.includes(own?.lines[task.lineIndex]?.doseIndex ?? -1);
+    return task.kind === 'weigh-dose' && doseIndexes.includes(weighedLine(sheet, task)?.doseIndex ?? -1);
   return (TASKS_OF[code] ?? ['weigh-base']).includes(task.kind);
 }

@@ -4,14 +4,15 @@ import type { Check } from './finding';
 export const doseUnreadable: Check = (sheet) =>
   sheet.pours.flatMap((pour, pourIndex) =>
     pour.unreadable
-      .filter(({ why }) => why === 'text' || why === 'no-usual-least')
-      .map(({ doseIndex, material, text }) => ({
+      .filter(({ why }) => why === 'text' || why === 'no-usual-least' || why === 'laid-share')
+      .map(({ doseIndex, material, text, why }) => ({
         code: 'dose-unreadable',
         severity: 'stop',
         pourIndex,
         doseIndexes: [doseIndex],
         about: material.name,
         text,
+        isLaid: why === 'laid-share',
         assumed: false,
         fix: null,
       })),

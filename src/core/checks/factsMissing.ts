@@ -1,4 +1,4 @@
-import type { SheetPour } from '../plan/sheet';
+import { type SheetPour, weighedLines } from '../plan/sheet';
 import type { Check, Found, FoundOf } from './finding';
 
 type Fact = FoundOf<'facts-missing'>['facts'][number];
@@ -27,11 +27,12 @@ export const factsMissing: Check = (sheet) => {
   );
 };
 
-function missing({ base, lines }: SheetPour) {
+function missing(pour: SheetPour) {
+  const { base } = pour;
   const origin = (of: { origins: unknown }): Fact[] => (of.origins === null ? ['origins'] : []);
   return [
     { id: base.id, name: base.name, doseIndexes: [], facts: origin(base) },
-    ...lines
+    ...weighedLines(pour)
       .filter(({ massG, wets }) => massG > 0 && !wets)
       .map(({ material, doseIndex }) => ({
         id: material.id,

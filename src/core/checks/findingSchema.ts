@@ -100,7 +100,11 @@ export const findingSchema = z.discriminatedUnion('code', [
   found('embed-sinks', DENSITIES),
   found('embed-made-ahead', { count: z.number() }),
   // Doses.
-  found('dose-unreadable', { text: z.string() }),
+  found('dose-unreadable', {
+    text: z.string(),
+    /** It can be read, and is a share of a base that it does not go into. */
+    isLaid: z.boolean().default(false),
+  }),
   found('dose-reads-otherwise', { text: z.string() }),
   found('relation-unresolved', { text: z.string(), fault: z.enum(RELATION_FAULTS) }),
   found('not-for-skin', {}),
@@ -149,6 +153,9 @@ export const findingSchema = z.discriminatedUnion('code', [
     pours: z.int(),
   }),
   found('below-working-range', { ofBase: z.number(), least: z.number(), isScent: z.boolean() }),
+  /** `floats`: it is poured over. */
+  found('laid-plants', { floats: z.boolean() }),
+  found('laid-without-goes', {}),
   found('solids-move', { baseName: z.string(), floats: z.boolean(), unknown: z.boolean() }),
   found('botanical-browns', {}),
   // Scales and shelf.

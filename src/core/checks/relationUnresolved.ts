@@ -4,7 +4,7 @@ import type { Check, Found } from './finding';
 export const relationUnresolved: Check = (sheet) =>
   sheet.pours.flatMap((pour, pourIndex) =>
     pour.unreadable.flatMap(({ doseIndex, material, text, why }): Found[] =>
-      why === 'text' || why === 'no-usual-least'
+      why === 'text' || why === 'no-usual-least' || why === 'laid-share'
         ? []
         : [
             {

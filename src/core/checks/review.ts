@@ -21,6 +21,7 @@ import { freezerRefused } from './freezerRefused';
 import { gritTooCoarse } from './gritTooCoarse';
 import { identified } from './identified';
 import { jugTooSmall } from './jugTooSmall';
+import { laidFits } from './laidFits';
 import { liquidsOverCap } from './liquidsOverCap';
 import { lotPastDate } from './lotPastDate';
 import { moldTooHot } from './moldTooHot';
@@ -51,6 +52,7 @@ const CHECKS: readonly Check[] = [
   pourWays,
   oneJug,
   embedsFit,
+  laidFits,
   jugTooSmall,
   moldTooHot,
   pourOverCeiling,

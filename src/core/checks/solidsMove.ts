@@ -1,6 +1,7 @@
 import type { Additive } from '../materials/additive';
 import type { Base } from '../materials/base';
 import { baseDensity } from '../materials/defaults';
+import { isLaid } from '../plan/sheet';
 import { doseLines } from './doseLines';
 import type { Check, Found } from './finding';
 
@@ -11,7 +12,9 @@ function floats({ densityGPerMl, role }: Additive, base: Base): boolean {
 
 /** Grit that sinks and petals that float where the base does not hold them. */
 export const solidsMove: Check = (sheet) =>
-  doseLines(sheet).flatMap(({ pour: { base }, pourIndex, line: { material, doseIndex } }): Found[] => {
+  doseLines(sheet).flatMap(({ pour: { base }, pourIndex, line }): Found[] => {
+    const { material, doseIndex } = line;
+    if (isLaid(line)) return [];
     if (material.kind !== 'additive' || (material.role !== 'grit' && material.role !== 'botanical'))
       return [];
     if (base.suspension === true) return [];

@@ -9,7 +9,7 @@ import { USUAL_MAKING } from './making';
 import { type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
 import { type PourRoom, pourVolumes, type SizeFault } from './pourVolumes';
 import { type RecipeLine, type RecipePour, recipeOf } from './recipe';
-import type { Sheet, SheetEmbed, SheetLine, SheetPour } from './sheet';
+import type { Sheet, SheetEmbed, SheetLaid, SheetLine, SheetPour } from './sheet';
 import { baseMassForVolume, pourSums } from './solvePour';
 
 /** The additions of a pour, or what is set into it, are more than its share of the molds. */
@@ -72,8 +72,9 @@ function sheetAt(
   const intoMoldG = sum((pour) => pour.intoMoldG);
   const embedsG = sum(({ embeds }) => embeds.reduce((total, { massG }) => total + massG, 0));
   const trimmedG = sum(({ way, intoMoldG: own }) => (way.trimmed ? own : 0));
+  const laidG = sum(({ laid }) => laid.reduce((total, { leaves, massG }) => total + (leaves ? 0 : massG), 0));
   const piecesMade = Math.ceil(fills) * barsPerCavity(mold);
-  const fillG = (intoMoldG - trimmedG + embedsG) / fills;
+  const fillG = (intoMoldG - trimmedG + embedsG + laidG) / fills;
   const totals = {
     baseG,
     additionsG: sum((pour) => pour.additionsG),
@@ -82,6 +83,7 @@ function sheetAt(
     intoMoldG,
     intoMoldMl: sum((pour) => pour.intoMoldMl),
     embedsG,
+    laidG,
     trimmedG,
     fillG,
     pieceG: fillG * pieceShare(mold),
@@ -185,6 +187,7 @@ function makePour(
     size,
     when,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
+    laid: laidLines(pour, baseG, jugG * (1 - jugLossFraction)),
     carried: pour.carried.map(({ fromPourIndex, ...line }) => ({
       ...makeLine(line, baseG, jugG),
       addG: 0,
@@ -193,6 +196,16 @@ function makePour(
     readOtherwise: otherwiseOf(doses, file),
     unreadable: pour.unreadable,
   });
+}
+
+/** What is laid is in no share of the base, and in the product beside what was poured. */
+function laidLines({ laid }: RecipePour, baseG: number, intoMoldG: number): SheetLaid[] {
+  const laidG = laid.reduce((sum, { leaves, amount }) => sum + (leaves ? 0 : amount.fixedG), 0);
+  return laid.map((line) => ({
+    ...makeLine(line, baseG, intoMoldG + laidG),
+    ofBase: 0,
+    laid: line.laid,
+  }));
 }
 
 function otherwiseOf(doses: Pour['doses'], { materials }: PlanFile): SheetPour['readOtherwise'] {

@@ -4,6 +4,7 @@ import { parseQuantity } from '../units/parseQuantity';
 import type { Quantity } from '../units/quantity';
 import type { z } from '../zod';
 import type { EmbedSource, MadePiece } from './embed';
+import type { Laid } from './laid';
 import type { doseSchema, planFileSchema, planSchema, pourSchema, wettingSchema } from './planSchema';
 
 export const PLAN_FILE_FORMAT = 'idle-tallow/plan';
@@ -60,6 +61,11 @@ export function retyped(each: Dose, text: string): Dose {
 /** A dose that says what is added to its jug, or what its pour holds. */
 export function counting({ counts: _, ...rest }: Dose, counts: 'added' | 'content'): Dose {
   return counts === 'content' ? { ...rest, counts } : rest;
+}
+
+/** A dose that is laid somewhere, or stirred in. */
+export function laying({ laid: _, ...rest }: Dose, laid: Laid | null): Dose {
+  return laid ? { ...rest, laid } : rest;
 }
 
 /** What a dose means: as it is kept, or as its text can be read by now. */

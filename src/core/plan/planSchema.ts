@@ -7,6 +7,7 @@ import { quantitySchema } from '../units/quantitySchema';
 import { z } from '../zod';
 import { batchSchema } from './batchSchema';
 import { embedSchema, madePieceSchema } from './embedSchema';
+import { laidSchema } from './laidSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import type { NamingFile } from './plan';
 import { MOST_MATERIALS, PLAN_FILE_FORMAT, PLAN_FILE_VERSION } from './plan';
@@ -39,6 +40,8 @@ export const doseSchema = z.strictObject({
   ...DOSE_FIELDS,
   /** Of a pour that goes on in a jug: the dose is what its pour then holds, not what is added before it. */
   counts: z.literal('content').optional(),
+  /** Left out where it is stirred in. */
+  laid: laidSchema.optional(),
 });
 
 /** What a pour says besides its doses and what is set into it, in any version of the file. */

@@ -42,7 +42,9 @@ export interface PourRoom {
 }
 
 /** What a pour must be known by to find its room. */
-export type SizedPour = Pick<RecipePour, 'baseDensityGPerMl' | 'lines'> & { embeds: readonly PlacedEmbed[] };
+export type SizedPour = Pick<RecipePour, 'baseDensityGPerMl' | 'lines' | 'laid'> & {
+  embeds: readonly PlacedEmbed[];
+};
 
 /** A pour with those that go in beside it, at the same time. */
 interface Slot {
@@ -80,10 +82,11 @@ export function pourVolumes(
   const slots = slotsOf(plan.pours);
   const embeds = recipe.map((pour) => pour.embeds);
   const hasEmbeds = embeds.some((each) => each.length > 0);
-  let displaced = recipe.map(() => 0);
+  const laid = recipe.map((pour) => laidMl(pour) / filling.fills);
+  let displaced = laid;
   let found = layOut(plan, mold, recipe, filling, slots, displaced, cavity);
   for (let turn = 0; hasEmbeds && turn < MOST_TURNS; turn++) {
-    const next = displacedMl(embeds, found.lying);
+    const next = displacedMl(embeds, found.lying).map((each, index) => each + (laid[index] ?? 0));
     const moved = Math.max(...next.map((each, index) => Math.abs(each - (displaced[index] ?? 0))));
     if (moved < SETTLED_ML) break;
     displaced = next;
@@ -104,6 +107,13 @@ export function pourVolumes(
       : [],
   );
   return { rooms, faults: [...outgrown, ...found.faults] };
+}
+
+/** What is laid into a pour takes up some of its room; on its skin it lies above. */
+function laidMl({ laid }: Pick<RecipePour, 'laid'>): number {
+  return laid
+    .filter(({ leaves, laid: { where } }) => !leaves && where !== 'on-skin')
+    .reduce((sum, { amount, densityGPerMl }) => sum + amount.fixedG / densityGPerMl, 0);
 }
 
 /** Pours that go in beside one another lie in one slot, whose size is that of the first. */

@@ -20,6 +20,7 @@ import { type CountedOut, countUnitOf } from '../units/counting';
 import { amountOf, type Counted, isShare, type Quantity, type SingleQuantity } from '../units/quantity';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
+import type { Laid } from './laid';
 import { type Dose, meaningOf, type PlanFile, type Pour } from './plan';
 import type { PourWay } from './pourWay';
 import { type RelationFault, relatedDoses } from './relations';
@@ -85,7 +86,12 @@ export interface UnreadDose {
   doseIndex: number;
   material: DoseableMaterial;
   text: string;
-  why: 'text' | 'no-usual-least' | RelationFault;
+  why: 'text' | 'no-usual-least' | 'laid-share' | RelationFault;
+}
+
+/** What is laid and not stirred in: in no jug, and all of it in the molds. */
+export interface LaidLine extends RecipeLine {
+  laid: Laid;
 }
 
 /** A dose that came into the jug with an earlier pour and is still in it. */
@@ -99,6 +105,7 @@ export interface RecipePour {
   baseDensityGPerMl: number;
   baseDensityAssumed: boolean;
   lines: RecipeLine[];
+  laid: LaidLine[];
   /** None, before it is known what its jug holds. */
   carried: CarriedLine[];
   unreadable: UnreadDose[];
@@ -126,7 +133,15 @@ export function recipeOf(file: PlanFile, fills: number): RecipePour[] {
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
       way: pour.way ?? {},
-      lines: doses.flatMap((each) => linesOf(each, pour.doses[each.doseIndex], materials)),
+      lines: doses.flatMap((each) => {
+        const planned = pour.doses[each.doseIndex];
+        return planned?.laid ? [] : linesOf(each, planned, materials);
+      }),
+      laid: doses.flatMap((each) => {
+        const planned = pour.doses[each.doseIndex];
+        const laid = planned?.laid;
+        return laid ? linesOf(each, planned, materials).map((line) => ({ ...line, laid })) : [];
+      }),
       carried: [],
       unreadable,
       embeds: (pour.embeds ?? []).map((embed) => ({
@@ -200,6 +215,7 @@ interface Joined {
   material: DoseableMaterial;
   text: string;
   means: Quantity | null;
+  isLaid: boolean;
 }
 
 /** What a dose comes to by itself. */
@@ -215,21 +231,26 @@ function joinDoses(pour: Pour, shared: SharedOut, materials: Materials) {
     if (material === undefined || !isDoseable(material)) {
       throw new RangeError(`no material “${materialId}” that can be dosed in the plan file`);
     }
-    return { doseId, doseIndex, material, text, means: meaningOf(each) };
+    return { doseId, doseIndex, material, text, means: meaningOf(each), isLaid: each.laid !== undefined };
   });
   const known: (RecipeDose | undefined)[] = joined.map(() => undefined);
   const unreadable: UnreadDose[] = [];
   const settle = (
-    { doseId, doseIndex, material, text }: Joined,
+    { doseId, doseIndex, material, text, isLaid }: Joined,
     saidAs: SaidAs,
     { amount, exact, assumed }: Measured,
     { counted, byEye }: DosedHow = { counted: null, byEye: null },
   ) => {
+    if (isLaid && amount.shareOfBase > 0) {
+      // It lies beside the base, whatever that weighs.
+      unreadable.push({ doseIndex, material, text, why: 'laid-share' });
+      return;
+    }
     known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed, counted, byEye };
   };
 
   for (const dose of joined) {
-    const { doseIndex, material, text } = dose;
+    const { doseIndex, material, text, isLaid } = dose;
     const weighed = weighedAs(material, materials);
     const means = beginsWith(dose.means, weighed);
     if (dose.means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
@@ -238,7 +259,11 @@ function joinDoses(pour: Pour, shared: SharedOut, materials: Materials) {
       settle(
         dose,
         isShare(means) ? 'share' : 'fixed',
-        withBlendDensity(measure(means, weighed, shared), material, materials),
+        withBlendDensity(
+          measure(means, weighed, isLaid ? { ...shared, jugLossFraction: 0 } : shared),
+          material,
+          materials,
+        ),
         dosedHow(dose, means, weighed, shared),
       );
   }

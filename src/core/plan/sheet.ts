@@ -1,6 +1,7 @@
 import type { z } from '../zod';
 import type {
   carriedLineSchema,
+  laidLineSchema,
   sheetEmbedSchema,
   sheetLineSchema,
   sheetPourSchema,
@@ -8,6 +9,8 @@ import type {
 } from './sheetSchema';
 
 export type SheetLine = z.infer<typeof sheetLineSchema>;
+
+export type SheetLaid = z.infer<typeof laidLineSchema>;
 
 export type CarriedSheetLine = z.infer<typeof carriedLineSchema>;
 
@@ -19,7 +22,7 @@ export type Sheet = z.infer<typeof sheetSchema>;
 
 /** What the lines of one dose come to, its dispersant apart. */
 export function doseOf(pour: SheetPour, doseIndex: number) {
-  const lines = pour.lines.filter((line) => line.doseIndex === doseIndex && !line.wets);
+  const lines = weighedLines(pour).filter((line) => line.doseIndex === doseIndex && !line.wets);
   const sum = (figure: (line: SheetLine) => number) => lines.reduce((total, line) => total + figure(line), 0);
   return {
     lines,
@@ -28,6 +31,16 @@ export function doseOf(pour: SheetPour, doseIndex: number) {
     ofProduct: sum(({ ofProduct }) => ofProduct),
     exact: lines.every(({ exact }) => exact),
   };
+}
+
+/** Everything of a pour that is weighed besides its base: what is stirred in, then what is laid. */
+export function weighedLines({ lines, laid }: Pick<SheetPour, 'lines' | 'laid'>): SheetLine[] {
+  return laid.length > 0 ? [...lines, ...laid] : lines;
+}
+
+/** What is laid and not stirred in. */
+export function isLaid(line: SheetLine): line is SheetLaid {
+  return 'laid' in line;
 }
 
 /** Everything that a pour holds: its own doses, and what is still in its jug of earlier ones. */

@@ -7,6 +7,7 @@ import { moldSchema } from '../molds/moldSchema';
 import { COUNT_UNITS } from '../units/counting';
 import { z } from '../zod';
 import { sheetBatchSchema } from './batchSchema';
+import { laidSchema } from './laidSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import { pourSizeSchema } from './pourSizeSchema';
 import { sizeFaultSchema } from './pourVolumesSchema';
@@ -56,6 +57,9 @@ export const sheetLineSchema = z.strictObject({
   /** The dose is what its pour holds, or what is added to a jug that later pours go on in. */
   counts: z.enum(['content', 'added']).default('content'),
 });
+
+/** What is laid and not stirred in. */
+export const laidLineSchema = sheetLineSchema.extend({ laid: laidSchema });
 
 /** A dose that came into the jug with an earlier pour, as far as it is in this one. */
 export const carriedLineSchema = sheetLineSchema.extend({ fromPourIndex: z.int().nonnegative() });
@@ -125,6 +129,8 @@ export const sheetPourSchema = z.strictObject({
   size: pourSizeSchema,
   when: whenSchema,
   lines: z.array(sheetLineSchema),
+  /** In no jug, in no share of the base. */
+  laid: z.array(laidLineSchema).default([]),
   /** What is still in its jug of the doses of earlier pours. */
   carried: z.array(carriedLineSchema).default([]),
   /** Doses whose text would be read otherwise now than when they were typed. */
@@ -136,7 +142,7 @@ export const sheetPourSchema = z.strictObject({
       doseIndex: z.int().nonnegative(),
       material: z.discriminatedUnion('kind', [...dosedMaterialSchema.options, blendSchema]),
       text: z.string(),
-      why: z.enum(['text', 'no-usual-least', ...RELATION_FAULTS]),
+      why: z.enum(['text', 'no-usual-least', 'laid-share', ...RELATION_FAULTS]),
     }),
   ),
 });
@@ -170,6 +176,8 @@ export const sheetSchema = z.strictObject({
     intoMoldMl: millilitres,
     /** What is set into the pours. */
     embedsG: grams,
+    /** What is laid on or under them. */
+    laidG: grams.default(0),
     /** Pours that are cut off again. */
     trimmedG: grams,
     /** Of what comes out of one cavity, without what is cut off, with what is set in; and of one piece of it. */

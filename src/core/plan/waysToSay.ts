@@ -37,8 +37,12 @@ export function waysToSay(
     [ofBase * 100, '%'],
     [ofBase * G_PER_100_G, 'g/100 g'],
     [perPieceG, 'g/piece'],
-  ].map(([figure, unit]) => ({ text: `${significant(Number(figure))} ${unit}`, exact: true }));
-  return [...exact, ...approximateWays(material, massG, pour.baseG, massG > 0 ? perPieceG / massG : 0)];
+  ]
+    // What is laid and not stirred in is no share of the base.
+    .filter(([figure]) => Number(figure) > 0)
+    .map(([figure, unit]) => ({ text: `${significant(Number(figure))} ${unit}`, exact: true }));
+  const baseG = ofBase > 0 ? pour.baseG : Number.POSITIVE_INFINITY;
+  return [...exact, ...approximateWays(material, massG, baseG, perPieceG / massG)];
 }
 
 function approximateWays(material: DosedMaterial, massG: number, baseG: number, toPiece: number): Way[] {
@@ -56,7 +60,9 @@ function approximateWays(material: DosedMaterial, massG: number, baseG: number, 
     ways.push([drops, 'drops'], [(drops * G_PER_LB) / baseG, 'drops/lb'], [drops * toPiece, 'drops/piece']);
   }
   if (material.kind === 'colorant') ways.push([massG / blockMass(material).value, 'block']);
-  return ways.map(([figure, unit]) => ({ text: `${significant(figure)} ${unit}`, exact: false }));
+  return ways
+    .filter(([figure]) => figure > 0)
+    .map(([figure, unit]) => ({ text: `${significant(figure)} ${unit}`, exact: false }));
 }
 
 /** A figure with three significant digits, as plain decimals. */

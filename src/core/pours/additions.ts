@@ -1,9 +1,12 @@
 import type { DosedMaterial } from '../materials/material';
 
-/** Where a weighing goes: straight into the jug, into the beaker of actives, or into a cup with its dispersant. */
-export const VESSELS = ['jug', 'beaker', 'cup'] as const;
+/**
+ * Where a weighing goes: straight into the jug, into the beaker of actives, into a cup with its dispersant, or into a dish
+ * from which it is laid.
+ */
+export const VESSELS = ['jug', 'beaker', 'cup', 'dish'] as const;
 export type Vessel = (typeof VESSELS)[number];
-export type MixingVessel = Exclude<Vessel, 'jug'>;
+export type MixingVessel = Extract<Vessel, 'beaker' | 'cup'>;
 
 /** As much of a line as decides when it goes in. */
 interface AddedLine {

@@ -1,4 +1,5 @@
 import type { SheetLine } from '../plan/sheet';
+import { weighedLine } from '../work/weighedLine';
 import { progress } from './progress';
 import type { Run, Verdict } from './run';
 
@@ -50,7 +51,7 @@ export function logEntry(run: Run): LogEntry {
     const { plannedG, targetG, actualG } = task;
     const pour = sheet.pours[task.pourIndexes[0] ?? -1];
     if (!pour || plannedG === null || targetG === null || actualG === null) return [];
-    const line = task.kind === 'weigh-dose' ? pour.lines[task.lineIndex] : undefined;
+    const line = weighedLine(sheet, task);
     return [
       {
         round: task.round + 1,

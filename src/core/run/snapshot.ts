@@ -30,6 +30,7 @@ export function slimSheet(sheet: Sheet): Sheet {
       ...pour,
       base: { ...pour.base, note: '' },
       lines: pour.lines.map((line) => ({ ...line, material: slimMaterial(line.material) })),
+      laid: pour.laid.map((line) => ({ ...line, material: slimMaterial(line.material) })),
       carried: pour.carried.map((line) => ({ ...line, material: slimMaterial(line.material) })),
     })),
   };

@@ -1,5 +1,6 @@
 import { type Need, needOfEmbed } from '../stock/need';
 import { fillsOfRound } from '../work/rounds';
+import { weighedLine } from '../work/weighedLine';
 import { progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
 
@@ -30,8 +31,7 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
         return needOfEmbed({ ...embed, massG: (embed.massG * fills) / sheet.fills }, fills) ?? [];
       });
   if (massG === null) return [];
-  const { id, name } =
-    task.kind === 'weigh-dose' ? (pour.lines[task.lineIndex]?.material ?? pour.base) : pour.base;
+  const { id, name } = weighedLine(sheet, task)?.material ?? pour.base;
   return [{ materialId: id, name, amount: massG, isCounted: false }];
 }
 

@@ -4,6 +4,7 @@ import type { SheetPour } from '../plan/sheet';
 const STIR = { first: 15, eachDose: 45 };
 const POUR = { first: 40, eachCavity: 8 };
 const INCLUDE = { eachPiece: 8, eachFilling: 12 };
+const LAY = { eachCavity: 6 };
 const UNMOLD = { first: 60, eachCavity: 15 };
 
 /** A few strokes of the spray over all cavities. */
@@ -38,6 +39,11 @@ export function includeS(
         sum + cavities * (perPiece === null ? INCLUDE.eachFilling : perPiece * INCLUDE.eachPiece),
       0,
     );
+}
+
+/** Laying something on or under a pour. */
+export function layS(cavities: number): number {
+  return LAY.eachCavity * cavities;
 }
 
 export function unmoldS(cavities: number): number {

@@ -5,6 +5,7 @@ import { earliestFree, latestFree } from './busy';
 import {
   includeS,
   JUG_AGAIN_S,
+  layS,
   pourS,
   REWARM_S,
   SPRITZ_S,
@@ -219,11 +220,12 @@ function pour(
   desiredS: number,
 ): { atS: number; untilS: number; pours: PlacedPour[] } {
   const { pourIndexes, atC } = layer;
-  const own = pourIndexes.flatMap((index) => bench.sheet.pours[index] ?? []);
-  const including = (isFilling: boolean) =>
-    own.reduce((sum, each) => sum + includeS(each, fills, isFilling), 0);
-  const fillS = of.load === 0 ? including(true) : 0;
-  const setS = isLast ? including(false) : 0;
+  const before = of.load === 0 ? putTasks(bench, layer, of.round, 'before') : [];
+  const after = isLast ? putTasks(bench, layer, of.round, 'after') : [];
+  const lengthOf = (tasks: readonly PutTask[]) =>
+    tasks.reduce((sum, task) => sum + putS(bench, task, fills), 0);
+  const fillS = lengthOf(before);
+  const setS = lengthOf(after);
   const [lead = 0] = pourIndexes;
   const ofLoad = bench.tasks(of.round, { pourIndex: lead, load: of.load });
   const spritz = taskOfKind(ofLoad, 'spritz');
@@ -243,7 +245,7 @@ function pour(
   const atS = startS + fillS + warmS + spritzS;
   const jugs = taskJugs(ready.map(({ inJug }) => inJug));
   for (const each of ready) cooling(bench, each, of, startS);
-  placeInclusions(bench, pourIndexes, of, true, startS, fillS);
+  putOneByOne(bench, before, startS, fills);
   const pouring = taskOfKind(ofLoad, 'pour');
   if (!pouring) throw new RangeError('a layer that is not poured');
   const warming = warmS > 0 ? rewarmTask(bench, pouring) : null;
@@ -254,7 +256,7 @@ function pour(
   if (spritz) bench.place(spritz, { fromS: atS - spritzS, toS: atS, hands: true });
   const needs = warming ? [...pouring.needs, warming.id] : pouring.needs;
   bench.place({ ...pouring, needs }, { fromS: atS, toS: atS + lengthS, hands: true, jugs });
-  if (isLast) placeInclusions(bench, pourIndexes, of, false, atS + lengthS, setS);
+  putOneByOne(bench, after, atS + lengthS, fills);
   const untilS = atS + lengthS + setS;
   bench.hands.take(startS, untilS);
   const pours = ready.map(({ inJug, meltedS, pourIndex }): PlacedPour => {
@@ -291,28 +293,42 @@ function rewarmTask(bench: Bench, pouring: TaskOf<'pour'>): TaskOf<'rewarm'> {
   return { ...pouring, kind: 'rewarm', id: pouring.id.replace(/pour$/, 'rewarm'), needs };
 }
 
-/** What is shared out or set in for a whole round, one after the other. */
-function placeInclusions(
+/** What hands put into the molds beside a pour. */
+type PutTask = TaskOf<'inclusions'> | TaskOf<'lay'>;
+
+/** What is put there right before a layer's first load, or right after its last. */
+function putTasks(
   bench: Bench,
-  pourIndexes: readonly number[],
-  { round, load }: Of,
-  isFilling: boolean,
-  startS: number,
-  lengthS: number,
-) {
-  const tasks = bench
-    .tasks(round)
-    .filter(
-      (task) =>
-        task.kind === 'inclusions' &&
-        task.isFilling === isFilling &&
-        task.load === load &&
-        pourIndexes.includes(task.pourIndexes[0] ?? -1),
-    );
-  const eachS = lengthS / Math.max(1, tasks.length);
-  tasks.forEach((task, place) => {
-    bench.place(task, { fromS: startS + place * eachS, toS: startS + (place + 1) * eachS, hands: true });
+  { pourIndexes }: HeatLayer,
+  round: number,
+  when: 'before' | 'after',
+): PutTask[] {
+  const { layers } = bench.heat;
+  const below = layers[layers.findIndex((each) => each.pourIndexes === pourIndexes) - 1];
+  const isOf = ({ pourIndexes: of }: PutTask, indexes: readonly number[] = []) =>
+    indexes.includes(of[0] ?? -1);
+  return bench.tasks(round).filter((task): task is PutTask => {
+    if (task.kind === 'inclusions') return task.isFilling === (when === 'before') && isOf(task, pourIndexes);
+    if (task.kind !== 'lay') return false;
+    // What lies on a skin is laid while the next layer is made ready.
+    if (task.where === 'on-skin') return when === 'before' && isOf(task, below?.pourIndexes);
+    return (task.where === 'on-liquid') === (when === 'after') && isOf(task, pourIndexes);
   });
+}
+
+function putS({ sheet }: Bench, task: PutTask, fills: number): number {
+  if (task.kind === 'lay') return layS(fills);
+  const pour = sheet.pours[task.pourIndexes[0] ?? -1];
+  return pour ? includeS(pour, fills, task.isFilling) : 0;
+}
+
+function putOneByOne(bench: Bench, tasks: readonly PutTask[], startS: number, fills: number) {
+  let fromS = startS;
+  for (const task of tasks) {
+    const toS = fromS + putS(bench, task, fills);
+    bench.place(task, { fromS, toS, hands: true });
+    fromS = toS;
+  }
 }
 
 function usesOven({ rules: { meltIn } }: Bench): boolean {

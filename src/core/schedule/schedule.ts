@@ -3,7 +3,7 @@ import type { Sheet } from '../plan/sheet';
 import { fillsOfRound } from '../work/rounds';
 import type { TaskKind } from '../work/task';
 import { type Bench, benchOf, type ScheduleRules, taskOfKind } from './bench';
-import { CUT_BAR_S, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTimes';
+import { CUT_BAR_S, layS, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTimes';
 import type { HeatCase } from './heatCase';
 import { loadsOf } from './jugLoads';
 import { type Due, type PlacedPour, placeLayer } from './placeLayer';
@@ -112,10 +112,11 @@ function unmold(
     if (task) bench.place(task, { fromS, toS: Math.max(fromS, skinnedS) });
   });
   const lastS = Math.max(...poured.map(({ fromS }) => fromS));
+  const laidS = layOnTop(bench, round, lastS + (skinS.at(-1) ?? 0));
   const inMoldS = Math.max(
     ...ofRound.filter(({ kind }) => kind === 'pour' || kind === 'inclusions').map(({ toS }) => toS),
   );
-  const skinnedS = Math.max(lastS + (skinS.at(-1) ?? 0), inMoldS);
+  const skinnedS = Math.max(lastS + (skinS.at(-1) ?? 0), inMoldS, laidS);
   const restsFromS = skinnedS + (heat.freezerS ?? 0);
   const [freezer, set, out, wash] = (['freezer', 'set', 'unmold', 'wash'] as const).map((kind) =>
     taskOfKind(tasks, kind),
@@ -130,6 +131,22 @@ function unmold(
   if (wash) bench.place(wash, { fromS: outS, toS: outS + WASH_S, hands: true });
   hands.take(fromS, fromS + boundS);
   return { outS, freeS: fromS + boundS, cutFromS: cutS === null ? null : lastS + cutS };
+}
+
+/** Lays what lies on the skin of the last layer, as soon as that carries; answers when it is there. */
+function layOnTop(bench: Bench, round: number, skinnedS: number): number {
+  const { hands, heat } = bench;
+  const top = heat.layers.at(-1)?.pourIndexes ?? [];
+  let doneS = skinnedS;
+  for (const task of bench.tasks(round)) {
+    if (task.kind !== 'lay' || task.where !== 'on-skin' || !top.includes(task.pourIndexes[0] ?? -1)) continue;
+    const lengthS = layS(fillsOfRound(bench.sheet, round));
+    const fromS = hands.firstFreeS(doneS, lengthS);
+    doneS = fromS + lengthS;
+    bench.place(task, { fromS, toS: doneS, hands: true });
+    hands.take(fromS, doneS);
+  }
+  return doneS;
 }
 
 /** Cuts, lets harden and wraps a round, each when hands are free. */

@@ -4,6 +4,7 @@ import { type Surface, surfaceOf } from '../molds/lean';
 import type { Mold } from '../molds/mold';
 import { isKnown, type KnownShape, reachMm, solidOf, usualAxis, whereGrowing } from '../molds/shape';
 import { type Axis, WHOLE_PLANE } from '../molds/solids/outline';
+import type { LaidWhere } from '../plan/laid';
 import type { Sheet, SheetEmbed, SheetPour } from '../plan/sheet';
 import { type Line, topLine } from './profile';
 
@@ -32,6 +33,8 @@ export interface SectionPour {
   leanDeg: number | null;
   dropped: boolean;
   trimmed: boolean;
+  /** Where something lies that was not stirred in. */
+  laid: LaidWhere[];
   embeds: SectionEmbed[];
 }
 
@@ -103,6 +106,7 @@ export function sectionOf(sheet: Sheet, axis = sectionAxis(sheet.mold)): Section
         leanDeg: way.lean?.along === axis ? way.lean.deg : null,
         dropped: way.dropped === true,
         trimmed: way.trimmed === true,
+        laid: [...new Set(pour.laid.map(({ laid }) => laid.where))],
         embeds: placed(pour, fromXMm, toXMm),
       },
     ];

@@ -1,3 +1,4 @@
+import { LAID_WHERE } from '../plan/laid';
 import { VESSELS } from '../pours/additions';
 import { z } from '../zod';
 
@@ -28,6 +29,13 @@ export const TASK_SHAPES = [
   { kind: z.literal('weigh-dose'), massG, lineIndex: place, into: z.enum(VESSELS) },
   /** Stirs what was weighed into a beaker or a cup, and adds it to the jug. */
   { kind: z.literal('stir-in'), lineIndexes: z.array(place), from: z.enum(['beaker', 'cup']) },
+  /** Lays what was weighed into a dish, on or under its pour. */
+  {
+    kind: z.literal('lay'),
+    lineIndexes: z.array(place),
+    where: z.enum(LAID_WHERE),
+    pressed: z.boolean(),
+  },
   /** Shares a filling out before it is poured, or sets pieces into what was poured. */
   { kind: z.literal('inclusions'), embedIndexes: z.array(place), isFilling: z.boolean() },
   { kind: z.literal('cool'), tempC },

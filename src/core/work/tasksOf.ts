@@ -3,6 +3,7 @@ import type { Sheet, SheetPour } from '../plan/sheet';
 import { type Addition, additionsBefore } from '../pours/additions';
 import { isBare, layerGroups } from '../pours/layers';
 import { pourTempC } from '../pours/pourTemp';
+import { layTasks } from './layTasks';
 import { type JugRules, type MeltOfFilling, meltsOfFilling } from './loads';
 import { mustWrap } from './mustWrap';
 import { fillsOfRound } from './rounds';
@@ -31,15 +32,17 @@ export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Tas
   for (const pourIndexes of layerGroups(sheet.pours)) {
     const layer = layerTasks(of, pourIndexes, below, poured);
     tasks.push(...layer);
-    below = layer
-      .filter((task) => task.kind === 'skin' || (task.kind === 'inclusions' && !task.isFilling))
-      .map(({ id }) => id);
-    poured = layer
-      .filter((task) => task.kind === 'pour' || (task.kind === 'inclusions' && !task.isFilling))
-      .map(({ id }) => id);
+    below = layer.filter((task) => task.kind === 'skin' || isSetOn(task)).map(({ id }) => id);
+    poured = layer.filter((task) => task.kind === 'pour' || isSetOn(task)).map(({ id }) => id);
   }
   tasks.push(...afterTasks(of, below, isLast));
   return tasks;
+}
+
+/** What hands put on a layer once it is poured. */
+function isSetOn(task: Task): boolean {
+  if (task.kind === 'inclusions') return !task.isFilling;
+  return task.kind === 'lay' && (task.where === 'on-liquid' || task.where === 'on-skin');
 }
 
 interface RoundOf {
@@ -76,6 +79,12 @@ function layerTasks(
   const letter = sheet.pours[lead]?.letter ?? '';
   const loads = loadsOfLayer(of.melts, pourIndexes);
   const tempC = pourTempC(sheet, lead, rules);
+  const laid = pourIndexes.flatMap((pourIndex) => {
+    const pour = sheet.pours[pourIndex];
+    if (!pour || pour.laid.length === 0) return [];
+    const id = (what: string) => pourTaskId(round, pour.letter, 0, what);
+    return [layTasks(pour, { round, pourIndexes: [pourIndex], load: 0, loads: 1 }, of.share, id)];
+  });
   const tasks: Task[] = [];
   const own: string[] = [];
   for (let load = 0; load < loads; load++) {
@@ -86,6 +95,9 @@ function layerTasks(
         : [];
     const ready = pourIndexes.flatMap((pourIndex) => jugTasks(of, pourIndex, load, tempC));
     const filling = load === 0 ? inclusions(of, pourIndexes, true, load, loads, []) : [];
+    const laidBefore =
+      load === 0 ? laid.flatMap(({ lays }) => [...lays('under', poured), ...lays('between-goes', [])]) : [];
+    const dishes = load === 0 ? laid.flatMap(({ weighings }) => weighings) : [];
     const pourId = pourTaskId(round, letter, load, 'pour');
     const pour: Task = {
       ...common,
@@ -94,15 +106,18 @@ function layerTasks(
       tempC,
       needs: [
         ...lastOfEach(ready),
-        ...[...filling, ...spritz].map(({ id }) => id),
+        ...[...filling, ...laidBefore, ...spritz].map(({ id }) => id),
         ...below,
         ...own.slice(-1),
       ],
     };
     own.push(pourId);
-    tasks.push(...ready, ...filling, ...spritz, pour);
+    tasks.push(...ready, ...dishes, ...filling, ...laidBefore, ...spritz, pour);
   }
-  const set = inclusions(of, pourIndexes, false, loads - 1, loads, own.slice(-1));
+  const set = [
+    ...inclusions(of, pourIndexes, false, loads - 1, loads, own.slice(-1)),
+    ...laid.flatMap(({ lays }) => lays('on-liquid', own.slice(-1))),
+  ];
   const skin: Task = {
     id: roundId(round, `${letter}/skin`),
     kind: 'skin',
@@ -113,7 +128,7 @@ function layerTasks(
     // It carries so long after it was poured, whatever is set into it meanwhile.
     needs: own.slice(-1),
   };
-  return [...tasks, ...set, skin];
+  return [...tasks, ...set, skin, ...laid.flatMap(({ lays }) => lays('on-skin', own.slice(-1)))];
 }
 
 /** The last task of each jug: what a pour waits for. */

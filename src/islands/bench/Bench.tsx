@@ -38,6 +38,7 @@ function Bench({ start, stock }: Props) {
     typedBase &&
     typedG !== null &&
     each.kind === 'weigh-dose' &&
+    each.into !== 'dish' &&
     baseTaskId(run.snapshot, each) === typedBase.id
       ? { ...each, targetG: rescaled(each.massG, typedBase.massG, typedG) }
       : each,

@@ -1,5 +1,5 @@
-import { lineOfTask } from '../../core/run/typedWeight';
 import { isWait } from '../../core/work/task';
+import { weighedLine } from '../../core/work/weighedLine';
 import { showAmountOut } from '../../words/en/units/showCount';
 import { taskName } from '../../words/en/work/taskName';
 import { taskSentence } from '../../words/en/work/taskSentence';
@@ -19,7 +19,7 @@ export function TaskFace(props: FaceProps) {
 
 function DoneFace({ run, task, sending, onUndo, onBack }: FaceProps) {
   const showing = useShowing();
-  const counted = lineOfTask(run.snapshot.sheet, task)?.counted ?? null;
+  const counted = weighedLine(run.snapshot.sheet, task)?.counted ?? null;
   return (
     <section className="plate flex flex-1 flex-col items-start justify-center gap-4 p-8" aria-live="polite">
       <h2 className="text-3xl font-semibold">{taskName(task, run.snapshot.sheet)} is ticked</h2>

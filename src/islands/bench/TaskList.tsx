@@ -2,10 +2,10 @@ import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
-import { lineOfTask } from '../../core/run/typedWeight';
 import type { CountedOut } from '../../core/units/counting';
 import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
+import { weighedLine } from '../../core/work/weighedLine';
 import { lengthWords } from '../../words/en/lengthWords';
 import { counted as countOf } from '../../words/en/plural';
 import { showCount } from '../../words/en/units/showCount';
@@ -50,7 +50,7 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
                     key={task.id}
                     task={task}
                     name={taskName(task, sheet)}
-                    counted={lineOfTask(sheet, task)?.counted ?? null}
+                    counted={weighedLine(sheet, task)?.counted ?? null}
                     isHere={task.id === at}
                     onLook={onLook}
                   />

@@ -1,9 +1,10 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { SheetLine } from '../../core/plan/sheet';
 import type { TaskState } from '../../core/run/progress';
-import { lineOfTask, typedWeight } from '../../core/run/typedWeight';
+import { typedWeight } from '../../core/run/typedWeight';
 import type { CountedOut } from '../../core/units/counting';
 import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
+import { weighedLine } from '../../core/work/weighedLine';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { countParts, showCount } from '../../words/en/units/showCount';
 import { byEyeLimit } from '../../words/en/work/byEyeWords';
@@ -22,7 +23,7 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
   const [asked, setAsked] = useState(false);
   useEffect(() => input.current?.focus(), []);
   const { sheet } = run.snapshot;
-  const line = lineOfTask(sheet, task);
+  const line = weighedLine(sheet, task);
   const counted = line?.counted ? countParts(line.counted, targetG, showing) : null;
   const parsed = typedWeight(typed, task, sheet, showing.system);
   const weighedG = parsed.success && parsed.data > 0 ? parsed.data : null;

@@ -1,5 +1,5 @@
-import { ChevronRight } from 'lucide-react';
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, memo } from 'react';
+import { OpenedLater } from './OpenedLater';
 import type { Props as TryProps } from './TryBase';
 
 const TryBase = lazy(() => import('./TryBase'));
@@ -10,7 +10,6 @@ interface Props extends Omit<TryProps, 'baseId' | 'others'> {
 
 /** Opens on the plan with another base in its place. */
 export const AnotherBase = memo(function AnotherBase({ pourIndex, ...props }: Props) {
-  const [wasOpened, setWasOpened] = useState(false);
   const { file } = props;
   const baseId = file.plan.pours[pourIndex]?.baseId;
   const others = file.materials.filter(
@@ -18,16 +17,8 @@ export const AnotherBase = memo(function AnotherBase({ pourIndex, ...props }: Pr
   );
   if (others.length === 0) return null;
   return (
-    <details className="mt-1" onToggle={({ currentTarget }) => currentTarget.open && setWasOpened(true)}>
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
-        <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
-        Try another base
-      </summary>
-      {wasOpened && (
-        <Suspense fallback={<p className="quiet text-sm">One moment …</p>}>
-          <TryBase {...props} baseId={baseId} others={others} />
-        </Suspense>
-      )}
-    </details>
+    <OpenedLater title="Try another base">
+      <TryBase {...props} baseId={baseId} others={others} />
+    </OpenedLater>
   );
 });

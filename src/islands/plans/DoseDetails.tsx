@@ -1,14 +1,18 @@
+import { weighedLines } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { countedIn, countFor } from '../../core/units/counting';
+import { massDecimals } from '../../core/units/showQuantity';
+import { writeFigure } from '../../core/units/writeQuantity';
 import { showCount } from '../../words/en/units/showCount';
 import { useShowing } from '../shared/showing';
 import { CountsField } from './CountsField';
 import type { DoseRowProps, ToSay } from './doseRowProps';
+import { LaidField } from './LaidField';
 import { WettingField } from './WettingField';
 
 /** What a dose's row opens to: every other way to say it, what it says of its jug, and how it is stirred in. */
 export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
-  const { pourIndex, index, name, dispersants, wetIn, counts, actions, onDone } = props;
+  const { pourIndex, index, name, dispersants, wetIn, counts, laid, actions, onDone } = props;
   const { locale } = useShowing();
   const toSay = props.toSay();
   const whole = toSay && wholeCount(toSay, index, locale);
@@ -50,7 +54,13 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
           </li>
         ))}
       </ul>
-      {counts && (
+      <LaidField
+        name={name}
+        pourIndex={pourIndex}
+        laid={laid}
+        onChange={(next) => actions.onLaid(index, next, next && toSay ? amountFor(toSay) : undefined)}
+      />
+      {counts && laid === null && (
         <CountsField
           name={name}
           pourIndex={pourIndex}
@@ -70,12 +80,17 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
   );
 }
 
+/** What a dose comes to, as an amount: laid on, a share of the base has no meaning. */
+function amountFor({ dose: { massG } }: ToSay): string {
+  return `${writeFigure(massG, massDecimals(massG, 'metric'))} g`;
+}
+
 /** A count closer than this is told as it was said. */
 const AS_SAID = 0.005;
 
 /** What is counted out for a dose that comes to no whole count by itself, as text in its place; null for all others. */
 function wholeCount({ dose: { massG }, pour }: ToSay, doseIndex: number, locale: string): string | null {
-  const counted = pour.lines.find((line) => line.doseIndex === doseIndex)?.counted;
+  const counted = weighedLines(pour).find((line) => line.doseIndex === doseIndex)?.counted;
   if (!counted || !(massG > 0)) return null;
   const into = countedIn(counted, massG);
   const count = countFor(massG, into);

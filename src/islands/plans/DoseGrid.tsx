@@ -107,6 +107,7 @@ function DoseTable({
                 materialId={each.materialId}
                 text={each.text}
                 wetIn={each.wetIn}
+                laid={each.laid}
                 counts={goesOn ? (each.counts ?? 'added') : null}
                 severity={worst(findings, pourIndex, index)}
                 sheet={sheetOfRow(index)}

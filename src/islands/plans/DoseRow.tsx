@@ -9,8 +9,8 @@ const DoseFault = lazy(() => import('./DoseFault'));
 
 /** A row is drawn anew only when something that it shows has changed: a key in one dose leaves most others as they are. */
 function showsTheSame(before: DoseRowProps, after: DoseRowProps): boolean {
-  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn, counts }: DoseRowProps) =>
-    JSON.stringify([index, name, kind, text, severity, figures, parts, wetIn, counts]);
+  const shown = ({ index, name, kind, text, severity, figures, parts, wetIn, counts, laid }: DoseRowProps) =>
+    JSON.stringify([index, name, kind, text, severity, figures, parts, wetIn, counts, laid]);
   return (
     before.dispersants === after.dispersants &&
     before.actions === after.actions &&

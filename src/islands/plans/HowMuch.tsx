@@ -34,10 +34,10 @@ export function HowMuch({ plan, sheet, lots }: Props) {
   }
   return (
     <>
-      <Choice label="How much" value={batch?.by ?? 'pieces'} className="w-28" onChange={say}>
-        <option value="pieces">By pieces</option>
-        <option value="base">By base</option>
-        <option value="jug">By the jug</option>
+      <Choice label="How much by" value={batch?.by ?? 'pieces'} className="w-22" onChange={say}>
+        <option value="pieces">pieces</option>
+        <option value="base">base</option>
+        <option value="jug">jug</option>
       </Choice>
       {batch && (
         <Suspense fallback={<span className="w-24" />}>

@@ -153,7 +153,7 @@ function NameField({ name, onChange }: { name: string; onChange(name: string): v
         : null;
   useEffect(() => setText((before) => (before.trim() === name ? before : name)), [name]);
   return (
-    <div className="flex w-40 min-w-36 grow flex-col">
+    <div className="flex w-28 min-w-28 grow flex-col">
       <label htmlFor="plan-name" className="quiet text-xs">
         Plan
       </label>

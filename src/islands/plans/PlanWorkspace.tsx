@@ -1,5 +1,4 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { applyFix } from '../../core/checks/applyFix';
 import type { CheckContext, Finding } from '../../core/checks/finding';
 import { hasStop } from '../../core/checks/review';
 import { withoutSeen, withSeen } from '../../core/checks/seenFindings';
@@ -90,10 +89,11 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const wait = useStable((index: number, afterMin: number | null) =>
     edit(withWhen(plan, index, { afterMin }), `wait ${index}${afterMin === null ? ' left' : ''}`),
   );
-  const fix = useStable(
-    (finding: Finding) =>
-      finding.fix && editShown(applyFix(file, finding.fix), `fix ${finding.code} ${Date.now()}`),
-  );
+  const fix = useStable(async ({ fix: edits, code }: Finding) => {
+    if (!edits) return;
+    const { applyFix } = await import('../../core/checks/applyFix');
+    editShown(applyFix(file, edits), `fix ${code} ${Date.now()}`);
+  });
 
   return (
     <PlanPageContext value={page}>

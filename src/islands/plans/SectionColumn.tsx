@@ -1,10 +1,13 @@
+import { lazy } from 'react';
 import type { CheckContext, Finding } from '../../core/checks/finding';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { AnotherBase } from './AnotherBase';
+import { OpenedLater } from './OpenedLater';
 import { SectionPanel } from './SectionPanel';
-import { WorkBackwards } from './WorkBackwards';
+
+const WorkBackwards = lazy(() => import('./WorkBackwards'));
 
 interface Props {
   file: PlanFile;
@@ -28,7 +31,11 @@ export function SectionColumn({ file, sheet, pourIndex, findings, context, stock
       </h2>
       <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
       <SectionPanel file={file} sheet={sheet} />
-      <WorkBackwards file={file} sheet={sheet} stock={stock} />
+      {sheet && (
+        <OpenedLater title="Work backwards">
+          <WorkBackwards file={file} sheet={sheet} stock={stock} />
+        </OpenedLater>
+      )}
       <AnotherBase file={file} sheet={sheet} pourIndex={pourIndex} findings={findings} context={context} />
     </section>
   );

@@ -1,13 +1,15 @@
 import { memo } from 'react';
 import type { Severity } from '../../core/checks/finding';
 import { isDoseable, type Material } from '../../core/materials/material';
+import type { Laid } from '../../core/plan/laid';
 import type { Wetting } from '../../core/plan/plan';
 import { weighedAs } from '../../core/plan/recipe';
-import { doseOf, type Sheet } from '../../core/plan/sheet';
+import { doseOf, isLaid, type Sheet, weighedLines } from '../../core/plan/sheet';
 import { massUnit, type Showing, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { showCount } from '../../words/en/units/showCount';
 import { byEyeLimit } from '../../words/en/work/byEyeWords';
+import { laidWords } from '../../words/en/work/laidWords';
 import { useShowing } from '../shared/showing';
 import { DoseRow } from './DoseRow';
 import type { DoseActions } from './doseRowProps';
@@ -19,6 +21,7 @@ interface Props {
   text: string;
   wetIn: Wetting | undefined;
   counts: 'added' | 'content' | null;
+  laid: Laid | undefined;
   severity: Severity | null;
   sheet: Sheet | null;
   byId: ReadonlyMap<string, Material>;
@@ -34,19 +37,26 @@ export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
   return (
     <DoseRow
       name={material?.name ?? materialId}
-      kind={material ? KIND_NAMES[material.kind] : ''}
+      kind={kindWords(material, props.laid, pourIndex)}
       text={props.text}
       severity={props.severity}
       {...told(sheet, pourIndex, index, material, byId, showing)}
       pourIndex={pourIndex}
       index={index}
       counts={props.counts}
+      laid={props.laid ?? null}
       dispersants={material?.kind === 'colorant' || material?.kind === 'additive' ? dispersants : null}
       wetIn={props.wetIn}
       actions={props.actions}
     />
   );
 });
+
+/** What it is, and where it lies when it is not stirred in. */
+function kindWords(material: Material | undefined, laid: Laid | undefined, pourIndex: number): string {
+  const kind = material ? KIND_NAMES[material.kind] : '';
+  return laid ? `${kind}, ${laidWords(laid.where, pourIndex)}` : kind;
+}
 
 /** What a dose comes to, the parts it is weighed in, and the other ways to say it. */
 function told(
@@ -76,13 +86,13 @@ function told(
       mass: showMassFigure(goesOn ? addG : sums.massG, showing),
       count: first?.counted ? showCount(first.counted, goesOn ? addG : sums.massG, showing) : null,
       byEye: first?.counted === null ? byEyeLimit(first, goesOn ? addG : sums.massG, showing) : '',
-      ofBase: showPercent(sums.ofBase, showing.locale),
+      ofBase: first && isLaid(first) ? '–' : showPercent(sums.ofBase, showing.locale),
       ofProduct: showPercent(sums.ofProduct, showing.locale),
       exact: sums.exact,
     },
     parts: [
       ...(goesOn ? [inPour] : []),
-      ...pour.lines
+      ...weighedLines(pour)
         .filter((line) => line.doseIndex === doseIndex && (line.blend !== null || line.wets))
         .map((line) => ({
           name: line.material.name,

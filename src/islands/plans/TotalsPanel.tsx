@@ -88,6 +88,7 @@ export function TotalsPanel({ file, sheet }: Props) {
         />
         <Row what="Stays on the walls" figure={showMass(totals.leftInJugG, showing)} />
         <Row what="Into the mold" figure={<strong>{showMass(intoMoldG, showing)}</strong>} />
+        {totals.laidG > 0 && <Row what="Laid on or under" figure={showMass(totals.laidG, showing)} />}
         {sheet.pours.flatMap(({ letter, embeds }) =>
           embeds.map((embed) => (
             <Row

@@ -1,4 +1,3 @@
-import { ChevronRight } from 'lucide-react';
 import { lazy, memo, type ReactNode, Suspense, useId, useState } from 'react';
 import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
 import { withBatch } from '../../core/plan/howMuch';
@@ -17,7 +16,7 @@ const PieceWeightFault = lazy(() => import('./PieceWeightFault'));
 
 interface Props {
   file: PlanFile;
-  sheet: Sheet | null;
+  sheet: Sheet;
   stock: StockByMaterial;
 }
 
@@ -27,46 +26,32 @@ interface Reached {
   plan: Plan | null;
 }
 
-/** Where the workspace has three columns, there is room for it from the start. */
-const WIDE = '(min-width: 80rem)';
 const MOST_PIECES = 100_000;
 const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
-export const WorkBackwards = memo(function WorkBackwards({ file, sheet, stock }: Props) {
+export default memo(function WorkBackwards({ file, sheet, stock }: Props) {
   const { editShown } = usePlanPage();
   const showing = useShowing();
-  const [startsOpen] = useState(() => matchMedia(WIDE).matches);
-  if (!sheet) return null;
   return (
-    <details className="mt-2" open={startsOpen}>
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
-        <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
-        Work backwards
-      </summary>
-      <div className="flex flex-col gap-2">
-        <FromShelf file={file} sheet={sheet} stock={stock} />
-        <WeightField
-          label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
-          reach={(massG) => fromBase(file, sheet, massG)}
-          onTake={(plan) => editShown(plan, `from base ${Date.now()}`)}
-        />
-        <WeightField
-          label="Wanted weight a piece"
-          reach={(massG) => fromPieceWeight(file, sheet, massG, showing)}
-          onTake={(plan) => editShown(plan, `from weight ${Date.now()}`)}
-        />
-      </div>
-    </details>
+    <div className="flex flex-col gap-2">
+      <FromShelf file={file} sheet={sheet} stock={stock} />
+      <WeightField
+        label={`${sheet.pours[0]?.base.name ?? 'Base'} on hand`}
+        reach={(massG) => fromBase(file, sheet, massG)}
+        onTake={(plan) => editShown(plan, `from base ${Date.now()}`)}
+      />
+      <WeightField
+        label="Wanted weight a piece"
+        reach={(massG) => fromPieceWeight(file, sheet, massG, showing)}
+        onTake={(plan) => editShown(plan, `from weight ${Date.now()}`)}
+      />
+    </div>
   );
 });
 
-interface ShelfProps extends Pick<Props, 'file' | 'stock'> {
-  sheet: Sheet;
-}
-
 /** What the shelf makes of this plan, by the stock of its lots. */
-function FromShelf({ file: { plan, mold }, sheet, stock }: ShelfProps) {
+function FromShelf({ file: { plan, mold }, sheet, stock }: Props) {
   const { editShown } = usePlanPage();
   const { pieces, shortOf, notCounted } = piecesFromShelf(sheet, stock);
   if (shortOf === null)

@@ -1,5 +1,6 @@
 import type { Severity } from '../../core/checks/finding';
 import type { DosedMaterial, Material } from '../../core/materials/material';
+import type { Laid } from '../../core/plan/laid';
 import type { Wetting } from '../../core/plan/plan';
 import type { Sheet, SheetPour } from '../../core/plan/sheet';
 
@@ -12,6 +13,8 @@ export interface DoseActions {
   onWetting(index: number, wetIn: Wetting | undefined): void;
   /** It says what is added to the jug, or what the jug holds. */
   onCounts(index: number, counts: 'added' | 'content'): void;
+  /** It is stirred in, or laid somewhere; then its text says an amount. */
+  onLaid(index: number, laid: Laid | null, text?: string): void;
   onRemove(index: number): void;
   onEnter(index: number): void;
 }
@@ -52,5 +55,7 @@ export interface DoseRowProps {
   wetIn: Wetting | undefined;
   /** null where no other pour goes on in the jug. */
   counts: 'added' | 'content' | null;
+  /** null where it is stirred in. */
+  laid: Laid | null;
   actions: DoseActions;
 }

@@ -1,7 +1,8 @@
 import { type RefObject, useEffect, useMemo, useRef } from 'react';
 import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/ids';
-import { counting, dose, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
+import { counting, dose, laying, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
+import { isShare } from '../../core/units/quantity';
 import { useStable } from '../shared/useStable';
 import type { DoseActions } from './doseRowProps';
 import { firstDose, houseWetting } from './firstDose';
@@ -82,6 +83,18 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
         { doses: doses.map((each, place) => (place === index ? counting(each, counts) : each)) },
         `counts ${index} of ${pourIndex}`,
       ),
+    onLaid: (index, laid, text) =>
+      editPour(
+        {
+          doses: doses.map((each, place) => {
+            if (place !== index) return each;
+            const { means } = each;
+            const isAmount = means !== null && means.kind !== 'toTaste' && !isShare(means);
+            return laying(isAmount || text === undefined ? each : retyped(each, text), laid);
+          }),
+        },
+        `laid ${index} of ${pourIndex}`,
+      ),
     onRemove: (index) =>
       editPour({ doses: doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`),
     onEnter: (index) => focusDose(index + 1),
@@ -96,10 +109,11 @@ function useActions(newest: DoseActions): DoseActions {
   const onColumn = useStable(newest.onColumn);
   const onWetting = useStable(newest.onWetting);
   const onCounts = useStable(newest.onCounts);
+  const onLaid = useStable(newest.onLaid);
   const onRemove = useStable(newest.onRemove);
   const onEnter = useStable(newest.onEnter);
   return useMemo(
-    () => ({ onText, onSayAs, onColumn, onWetting, onCounts, onRemove, onEnter }),
-    [onText, onSayAs, onColumn, onWetting, onCounts, onRemove, onEnter],
+    () => ({ onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onRemove, onEnter }),
+    [onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onRemove, onEnter],
   );
 }

@@ -1,3 +1,4 @@
+import type { LaidWhere } from '../../core/plan/laid';
 import type { Section, SectionEmbed, SectionPour } from '../../core/section/section';
 import { cavityPath, heightOn, INK, patternId, pourPath } from './drawing';
 
@@ -22,6 +23,9 @@ export function Pours({ id, section, pours }: Props) {
         {pours.map((pour) => (
           <PourBody key={pour.letter} id={id} section={section} pour={pour} />
         ))}
+        {pours.flatMap((pour) =>
+          pour.laid.map((where) => <Flecks key={`${pour.letter} ${where}`} pour={pour} where={where} />),
+        )}
       </g>
       {pours.flatMap(({ letter, embeds }) =>
         embeds.flatMap((embed, place) =>
@@ -61,6 +65,29 @@ function PourBody({ id, section, pour }: { id: string; section: Section; pour: S
         </>
       )}
     </>
+  );
+}
+
+const FLECKS = 22;
+const FLECK_MM = 1.1;
+
+/** What was laid and not stirred in: flecks along the face that they lie on. */
+function Flecks({ pour, where }: { pour: SectionPour; where: LaidWhere }) {
+  const step = (pour.toXMm - pour.fromXMm) / FLECKS;
+  const radius = Math.min(FLECK_MM, step * 0.32, Math.max(0.3, (pour.toMm - pour.fromMm) * 0.2));
+  // Below a surface it lies in the pour, and on a skin above it.
+  const height = { under: radius, 'between-goes': 0, 'on-liquid': -radius, 'on-skin': radius }[where];
+  return (
+    <g fill="#f6f1e3" stroke={INK} strokeWidth={0.3}>
+      {Array.from({ length: FLECKS }, (_, index) => {
+        const x = pour.fromXMm + step * (index + 0.5);
+        const [low, high] = [heightOn(pour.bottom, x), heightOn(pour.top, x)];
+        const at = where === 'under' ? low : where === 'between-goes' ? (low + high) / 2 : high;
+        return (
+          <ellipse key={x} cx={x} cy={-(at + height)} rx={radius * (0.8 + 0.5 * spread(index))} ry={radius} />
+        );
+      })}
+    </g>
   );
 }
 

@@ -41,6 +41,8 @@ const WORDS: { [Code in FindingCode]: () => Promise<Describe<Code>> } = {
   overdone: () => import('./overdone').then((words) => words.overdone),
   'too-much-colour': () => import('./tooMuchColour').then((words) => words.tooMuchColour),
   'below-working-range': () => import('./belowWorkingRange').then((words) => words.belowWorkingRange),
+  'laid-plants': () => import('./laidFits').then((words) => words.laidPlants),
+  'laid-without-goes': () => import('./laidFits').then((words) => words.laidWithoutGoes),
   'solids-move': () => import('./solidsMove').then((words) => words.solidsMove),
   'botanical-browns': () => import('./botanicalBrowns').then((words) => words.botanicalBrowns),
   'no-scales': () => import('./scaleFit').then((words) => words.noScales),

@@ -1,5 +1,6 @@
-import type { Sheet } from '../../../core/plan/sheet';
+import { type Sheet, weighedLines } from '../../../core/plan/sheet';
 import type { Task } from '../../../core/work/task';
+import { weighedLine } from '../../../core/work/weighedLine';
 import { pourLetters } from './pourLetters';
 
 /** A task's kind in a word, as a block of the strip says it. */
@@ -8,6 +9,7 @@ export const KIND_NAMES = {
   melt: 'Melt',
   'weigh-dose': 'Stir in',
   'stir-in': 'Stir in',
+  lay: 'Lay',
   inclusions: 'Set in',
   cool: 'Cools',
   rewarm: 'Rewarm',
@@ -26,6 +28,7 @@ export const KIND_NAMES = {
 /** A task in a word or two, with its pour where there are several. */
 export function taskName(task: Task, { pours }: Pick<Sheet, 'pours'>): string {
   const pour = pours[task.pourIndexes[0] ?? 0];
+  const weighed = pour ? weighedLines(pour) : [];
   const letter = pours.length > 1 && task.pourIndexes.length > 0 ? `${pourLetters(task.pourIndexes)}: ` : '';
   const load = task.loads > 1 ? ` ${task.load + 1} of ${task.loads}` : '';
   return `${letter}${what()}${load}`;
@@ -35,9 +38,11 @@ export function taskName(task: Task, { pours }: Pick<Sheet, 'pours'>): string {
       case 'weigh-base':
         return `${/\+\d+$/.test(task.id) ? 'More ' : ''}${pour?.base.name ?? ''}`;
       case 'weigh-dose':
-        return pour?.lines[task.lineIndex]?.material.name ?? '';
+        return weighedLine({ pours }, task)?.material.name ?? '';
       case 'stir-in':
         return `${task.from === 'beaker' ? 'Beaker' : 'Cup'} into the jug`;
+      case 'lay':
+        return `Lay ${task.lineIndexes.map((index) => weighed[index]?.material.name).join(', ')}`;
       case 'inclusions':
         return (pour?.embeds ?? [])
           .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))

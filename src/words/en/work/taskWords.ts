@@ -2,11 +2,13 @@ import type { Sheet } from '../../../core/plan/sheet';
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
 import { fillsOfRound } from '../../../core/work/rounds';
+import { weighedLine } from '../../../core/work/weighedLine';
 import { lengthWords, rangeWords } from '../lengthWords';
 import { listed } from '../plural';
 import { showAmountOut } from '../units/showCount';
 import { byEyeWords } from './byEyeWords';
 import { inclusionAmount } from './inclusionWords';
+import { layWords } from './layWords';
 import { burstWords } from './meltWords';
 import { pourLetters } from './pourLetters';
 
@@ -36,7 +38,7 @@ export function taskParts(task: ScheduledTask, sheet: Sheet, showing: Showing): 
         after: `${pour?.base.name} for ${letters}${loadOf(task)}${upTo(task.massG, task.cutG, showing)}.`,
       };
     case 'weigh-dose': {
-      const line = pour?.lines[task.lineIndex];
+      const line = weighedLine(sheet, task);
       const into = task.into === 'jug' ? letters : `the ${task.into} for ${letters}`;
       const counted = line?.counted ?? null;
       return {
@@ -68,6 +70,8 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
       const names = task.lineIndexes.map((index) => pour?.lines[index]?.material.name).join(', ');
       return `Stir ${names} in one ${task.from}, and add it to ${letters}.`;
     }
+    case 'lay':
+      return layWords(task, sheet, showing);
     case 'inclusions': {
       const all = (pour?.embeds ?? [])
         .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
