@@ -7,6 +7,7 @@ import { AnotherBase } from './AnotherBase';
 import { OpenedLater } from './OpenedLater';
 import { SectionPanel } from './SectionPanel';
 
+const RecipeOut = lazy(() => import('./RecipeOut'));
 const WorkBackwards = lazy(() => import('./WorkBackwards'));
 
 interface Props {
@@ -36,6 +37,9 @@ export function SectionColumn({ file, sheet, pourIndex, findings, context, stock
           <WorkBackwards file={file} sheet={sheet} stock={stock} />
         </OpenedLater>
       )}
+      <OpenedLater title="As a recipe">
+        <RecipeOut file={file} />
+      </OpenedLater>
       <AnotherBase file={file} sheet={sheet} pourIndex={pourIndex} findings={findings} context={context} />
     </section>
   );

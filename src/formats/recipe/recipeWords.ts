@@ -1,0 +1,69 @@
+import type { Laid } from '../../core/plan/laid';
+import { type PourSize, writePourSize } from '../../core/plan/pourSize';
+import { listed } from '../../words/en/plural';
+import type { RecipeFault } from './planOfRecipe';
+import type { RecipeLine, RecipeLineFault } from './recipe';
+
+const FAULTS: Record<RecipeLineFault, string> = {
+  'no-amount': 'No amount was found. Write it first, such as “2 tsp honey” or “30 drops orange”.',
+  'parts-differ': 'Its parts are not what the line says in all. Write it anew, or on two lines.',
+  'no-place':
+    'Where it goes was not understood. Write “stirred in”, “on the floor”, “between the goes”, “on top” or “on the skin”.',
+  'base-not-weighed': 'A base is weighed. Write it as a weight, such as “500 g” or “1 lb”.',
+  'pour-size': 'No size of a pour. Write it such as “A: 22 mm”, “B: 2 parts” or “C: rest”.',
+  setting: 'No setting. There are name, for, mold, pieces, fill, stays in jug and more.',
+  'settings-block': 'The settings can’t be read.',
+};
+
+export function explainRecipeLine(why: RecipeLineFault): string {
+  return FAULTS[why];
+}
+
+/** What was understood of a line that could be read. */
+export function recipeLineWords(line: Exclude<RecipeLine, { kind: 'unread' | 'blank' }>): string {
+  switch (line.kind) {
+    case 'title':
+      return `The plan’s name: ${line.name}`;
+    case 'pour':
+      return `A pour${line.size ? `: ${sizeWords(line.size)}` : ''}`;
+    case 'base':
+      return line.amount ? line.amount.text : 'as much as the molds take';
+    case 'dose':
+      return listed(line.parts.map(({ text, laid }) => `${text} ${placeWords(laid)}`));
+  }
+}
+
+function sizeWords(size: PourSize): string {
+  return writePourSize(size);
+}
+
+function placeWords(laid: Laid | null): string {
+  if (!laid) return 'stirred in';
+  const where = {
+    under: 'on the floor, under its pour',
+    'between-goes': 'between the goes of its pour',
+    'on-liquid': 'on its pour while it is liquid',
+    'on-skin': 'on the skin of its pour',
+  }[laid.where];
+  return laid.pressed ? `${where}, pressed down` : where;
+}
+
+/** What is still to be done before a recipe is a plan. */
+export function explainRecipeFault(fault: RecipeFault): string {
+  switch (fault.code) {
+    case 'nothing':
+      return 'No base was found. Begin with one, such as “500 g clear base”.';
+    case 'unread':
+      return `Line ${fault.at + 1} can’t be read.`;
+    case 'which':
+      return `Line ${fault.at + 1}: say what “${fault.name}” is.`;
+    case 'not-dosed':
+      return `Line ${fault.at + 1}: “${fault.name}” is not dosed.`;
+    case 'no-base':
+      return `Line ${fault.at + 1}: there is no base above it to go into.`;
+    case 'no-such-mold':
+      return `No mold is called “${fault.name}”.`;
+    case 'settings':
+      return 'The settings at its end ask for something that no plan has.';
+  }
+}
