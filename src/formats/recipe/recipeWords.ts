@@ -15,13 +15,13 @@ const FAULTS: Record<RecipeLineFault, string> = {
   'settings-block': 'The settings can’t be read.',
 };
 
-export function explainRecipeLine(why: RecipeLineFault): string {
-  return FAULTS[why];
-}
-
-/** What was understood of a line that could be read. */
-export function recipeLineWords(line: Exclude<RecipeLine, { kind: 'unread' | 'blank' }>): string {
+/** What was understood of a line, or why it can't be read. */
+export function recipeLineWords(line: RecipeLine): string {
   switch (line.kind) {
+    case 'blank':
+      return '';
+    case 'unread':
+      return FAULTS[line.why];
     case 'title':
       return `The plan’s name: ${line.name}`;
     case 'pour':

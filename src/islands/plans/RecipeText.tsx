@@ -1,44 +1,48 @@
-import { useEffect, useMemo, useState } from 'react';
-import { foldedName } from '../../core/materials/byName';
-import type { Material, NewMaterial } from '../../core/materials/material';
-import type { Mold } from '../../core/molds/mold';
-import type { Plan } from '../../core/plan/plan';
+import { useEffect, useState } from 'react';
+import type { Material } from '../../core/materials/material';
+import type { NewKind } from '../../core/materials/newKind';
 import type { StoredPlan } from '../../core/plan/storedPlan';
-import { planOfRecipe, type RecipeContext } from '../../formats/recipe/planOfRecipe';
-import { readRecipe } from '../../formats/recipe/readRecipe';
-import type { Found, RecipeLine } from '../../formats/recipe/recipe';
-import { explainRecipeFault, explainRecipeLine, recipeLineWords } from '../../formats/recipe/recipeWords';
+import type { LineRead, RecipeRead, RecipeRequest } from '../../formats/recipe/recipeExchange';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { callApi } from '../shared/api';
-import { NewMaterialOptions, newMaterial } from './NewMaterialOptions';
+import { kindOfOption, NewKindOptions, optionOfKind } from './NewKindOptions';
 
 interface Props {
-  materials: Material[];
-  molds: Mold[];
-  start: RecipeContext['start'];
+  shelf: Pick<Material, 'id' | 'name' | 'kind'>[];
+  molds: { id: string; name: string }[];
 }
+
+type Meaning = RecipeRequest['chosen'][number]['is'];
 
 const KEPT = 'recipe-text';
 const EXAMPLE =
   '500 g clear base\n½ cup rice bran\n3 tsp calendula, 2 stirred in, 1 on the floor\n30 drops orange';
+/** A hand that types on strikes the next key sooner. */
+const PAUSE_MS = 120;
 
 /** A recipe as it stands in a notebook, what was understood of it line by line, and the plan that it makes. */
-export default function RecipeText({ materials, molds, start }: Props) {
+export default function RecipeText({ shelf, molds }: Props) {
   const [text, setText] = useState('');
-  const [shelf, setShelf] = useState(materials);
-  const [moldId, setMoldId] = useState(start.moldId);
-  /** What is meant by a name: a material of the shelf, or what kind a new one is. */
-  const [chosen, setChosen] = useState<ReadonlyMap<string, Material>>(new Map());
+  const [moldId, setMoldId] = useState(molds[0]?.id ?? '');
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Meaning>>(new Map());
+  const [read, setRead] = useState<RecipeRead | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
   useEffect(() => setText(sessionStorage.getItem(KEPT) ?? ''), []);
 
-  const recipe = useMemo(() => readRecipe(text, shelf, chosen), [text, shelf, chosen]);
-  const made = useMemo(
-    () => planOfRecipe(recipe, { molds, start: { ...start, moldId } }),
-    [recipe, molds, start, moldId],
-  );
-  const shown = recipe.lines.filter((line) => line.kind !== 'blank');
+  useEffect(() => {
+    let isNewest = true;
+    const wait = setTimeout(async () => {
+      const answer = await callApi<RecipeRead>('POST', '/api/recipe', requestOf(text, chosen, moldId));
+      if (!isNewest) return;
+      if (answer.success) setRead(answer.data);
+      else setProblem(answer.error.detail);
+    }, PAUSE_MS);
+    return () => {
+      isNewest = false;
+      clearTimeout(wait);
+    };
+  }, [text, chosen, moldId]);
 
   function type(typed: string) {
     setText(typed);
@@ -46,47 +50,26 @@ export default function RecipeText({ materials, molds, start }: Props) {
     sessionStorage.setItem(KEPT, typed);
   }
   function choose(name: string, value: string) {
-    const material = shelf.find(({ id }) => id === value) ?? newMaterial(value, name);
+    setProblem(null);
     const next = new Map(chosen);
-    if (material) next.set(foldedName(name), material as Material);
-    else next.delete(foldedName(name));
+    if (value === '') next.delete(name);
+    else next.set(name, kindOfOption(value) ?? { id: value });
     setChosen(next);
   }
-
   async function make() {
-    if (!made.success) return setProblem(made.error.map(explainRecipeFault).join(' '));
     setBusy(true);
-    setProblem(await makePlan(made.data));
-    setBusy(false);
-  }
-  /** Puts what is new on the shelf, and the plan after it; answers why not. */
-  async function makePlan(plan: Plan): Promise<string | null> {
-    const there = new Map<string, string>();
-    for (const [name, material] of chosen) {
-      if (!isNew(material) || !JSON.stringify(plan).includes(material.id)) continue;
-      const { id, ...record } = material;
-      const answer = await callApi<{ item: Material }>('POST', '/api/materials', record as NewMaterial);
-      if (!answer.success) return answer.error.detail;
-      there.set(id, answer.data.item.id);
-      setShelf((before) => [...before, answer.data.item]);
-      setChosen((before) => new Map(before).set(name, answer.data.item));
+    const answer = await callApi<StoredPlan>('POST', '/api/plans/recipe', requestOf(text, chosen, moldId));
+    if (!answer.success) {
+      setBusy(false);
+      setProblem(answer.error.errors?.[0]?.reason ?? answer.error.detail);
+      return;
     }
-    const named = (id: string) => there.get(id) ?? id;
-    const answer = await callApi<StoredPlan>('POST', '/api/plans', {
-      ...plan,
-      pours: plan.pours.map((pour) => ({
-        ...pour,
-        baseId: named(pour.baseId),
-        doses: pour.doses.map((dose) => ({ ...dose, materialId: named(dose.materialId) })),
-      })),
-    });
-    if (!answer.success) return answer.error.detail;
     sessionStorage.removeItem(KEPT);
-    location.assign(`/plans/${answer.data.id}`);
     // Stay busy while the page changes: a second press must not make a second plan.
-    return new Promise(() => {});
+    location.assign(`/plans/${answer.data.id}`);
   }
 
+  const lines = text.trim() === '' ? [] : (read?.lines ?? []);
   return (
     <div className="grid gap-4 lg:grid-cols-2">
       <div className="plate flex flex-col gap-3 p-4">
@@ -113,16 +96,22 @@ export default function RecipeText({ materials, molds, start }: Props) {
         <h2 id="understood" className="text-lg font-semibold">
           What was understood
         </h2>
-        {shown.length === 0 ? (
+        {lines.length === 0 ? (
           <p className="quiet">Nothing is written yet.</p>
         ) : (
           <ol className="flex flex-col">
-            {shown.map((line) => (
-              <Understood key={line.at} line={line} shelf={shelf} chosen={chosen} onChoose={choose} />
+            {lines.map((line) => (
+              <Understood
+                key={line.at}
+                line={line}
+                shelf={shelf}
+                picked={line.name === null ? undefined : chosen.get(line.name)}
+                onChoose={choose}
+              />
             ))}
           </ol>
         )}
-        {recipe.settings.mold === undefined && (
+        {!read?.namesMold && (
           <label className="flex max-w-72 flex-col">
             <span className="quiet text-xs">Mold</span>
             <select
@@ -146,7 +135,7 @@ export default function RecipeText({ materials, molds, start }: Props) {
         <button
           type="button"
           className="btn btn-primary min-h-11 self-start"
-          disabled={isBusy || shown.length === 0}
+          disabled={isBusy || lines.length === 0}
           onClick={() => void make()}
         >
           Make the plan
@@ -156,96 +145,74 @@ export default function RecipeText({ materials, molds, start }: Props) {
   );
 }
 
-const isNew = ({ id }: Material) => id.startsWith('new ');
+function requestOf(text: string, chosen: ReadonlyMap<string, Meaning>, moldId: string): RecipeRequest {
+  return { text, chosen: [...chosen].map(([name, is]) => ({ name, is })), moldId };
+}
 
 interface UnderstoodProps {
-  line: RecipeLine;
-  shelf: readonly Material[];
-  chosen: ReadonlyMap<string, Material>;
+  line: LineRead;
+  shelf: Props['shelf'];
+  picked: Meaning | undefined;
   onChoose(name: string, value: string): void;
 }
 
-/** One line: what it says, and which material is meant. */
-function Understood({ line, shelf, chosen, onChoose }: UnderstoodProps) {
-  if (line.kind === 'blank') return null;
-  const isUnread = line.kind === 'unread';
+/** One line: which material is meant, and what it says. */
+function Understood({ line, shelf, picked, onChoose }: UnderstoodProps) {
+  const { at, kind, text, says, name } = line;
   return (
     <li className="border-base-300 grid grid-cols-[2rem_1fr] gap-x-2 border-b py-2">
       <span className="quiet text-right text-sm" aria-hidden="true">
-        {line.at + 1}
+        {at + 1}
       </span>
       <div className="min-w-0">
-        <span className="sr-only">Line {line.at + 1}: </span>
-        {(line.kind === 'base' || line.kind === 'dose') && (
-          <Which
-            name={line.name}
-            isBase={line.kind === 'base'}
-            found={line.found}
-            picked={chosen.get(foldedName(line.name))}
-            shelf={shelf}
-            onChoose={onChoose}
-          />
-        )}
-        {isUnread ? (
-          <>
-            <span className="text-error font-semibold">“{line.text}”</span>
-            <p className="text-sm">{explainRecipeLine(line.why)}</p>
-          </>
-        ) : (
-          <span className="block">{recipeLineWords(line)}</span>
-        )}
+        <span className="sr-only">Line {at + 1}: </span>
+        {name !== null && <Which {...{ line, shelf, picked, onChoose }} name={name} />}
+        {kind === 'unread' && <span className="text-error font-semibold">“{text}”</span>}
+        <span className="block">{says}</span>
       </div>
     </li>
   );
 }
 
-interface WhichProps {
-  name: string;
-  isBase: boolean;
-  found: Found;
-  /** What was chosen for the name. */
-  picked: Material | undefined;
-  shelf: readonly Material[];
-  onChoose(name: string, value: string): void;
-}
-
 /** The material that a name means: told where one is called so, else asked. */
-function Which({ name, isBase, found, picked, shelf, onChoose }: WhichProps) {
-  if (found.kind === 'called' && !picked)
+function Which({ line, name, shelf, picked, onChoose }: UnderstoodProps & { name: string }) {
+  const { among, isSettled, kind } = line;
+  const [first] = among;
+  if (isSettled && first && !picked)
     return (
       <strong>
-        {found.material.name}{' '}
-        <span className="quiet text-sm font-normal">{KIND_NAMES[found.material.kind]}</span>
+        {first.name} <span className="quiet text-sm font-normal">{KIND_NAMES[first.kind]}</span>
       </strong>
     );
-  const first = found.kind === 'among' ? found.materials : [];
-  const others = shelf.filter((each) => !each.archived && !first.includes(each) && each.kind !== 'scrap');
+  const perhaps = picked ? [] : among;
+  const others = shelf.filter(({ id }) => !perhaps.some((each) => each.id === id));
   return (
     <select
-      className={`select min-h-11 mt-1 w-full max-w-80 ${picked ? '' : 'select-error'}`}
+      className={`select min-h-11 mb-1 w-full max-w-80 ${picked ? '' : 'select-error'}`}
       aria-label={`What “${name}” is`}
-      value={picked?.id ?? ''}
+      value={picked ? optionOf(picked) : ''}
       onChange={({ target }) => onChoose(name, target.value)}
     >
       <option value="">“{name}”: which one?</option>
-      {picked && isNew(picked) && <option value={picked.id}>New: {picked.name}</option>}
-      {first.length > 0 && (
-        <optgroup label="Perhaps">
-          {first.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
-            </option>
-          ))}
-        </optgroup>
-      )}
-      <NewMaterialOptions name={name} isBase={isBase} />
-      <optgroup label="On the shelf">
-        {others.map((each) => (
-          <option key={each.id} value={each.id}>
-            {each.name}
-          </option>
-        ))}
-      </optgroup>
+      {perhaps.length > 0 && <Options label="Perhaps" of={perhaps} />}
+      <NewKindOptions name={name} isBase={kind === 'base'} />
+      <Options label="On the shelf" of={others} />
     </select>
+  );
+}
+
+function optionOf(picked: { id: string } | NewKind): string {
+  return 'id' in picked ? picked.id : optionOfKind(picked);
+}
+
+function Options({ label, of }: { label: string; of: readonly { id: string; name: string }[] }) {
+  return (
+    <optgroup label={label}>
+      {of.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </optgroup>
   );
 }
