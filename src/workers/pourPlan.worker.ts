@@ -1,11 +1,13 @@
+import { heatFindings } from '../core/checks/heat/heatReview';
 import { keptPourPlans } from '../core/schedule/keptPourPlans';
 import { pourPlanInSteps } from '../core/schedule/makePourPlan';
+import type { PourPlan } from '../core/schedule/pourPlan';
 import { teach } from '../core/schedule/teachFrom';
 import { warmUp } from '../core/schedule/warmUp';
-import type { PourPlanAnswer, PourPlanRequest } from './pourPlanProtocol';
+import type { PourPlanAnswer, PourPlanRequest, ToldPourPlan } from './pourPlanProtocol';
 
 /** Makes pour plans beside the page, step by step: between two steps it hears of a newer request. */
-const kept = keptPourPlans();
+const kept = keptPourPlans<ToldPourPlan>();
 let asked: string | null = null;
 
 const answer = (message: PourPlanAnswer) => postMessage(message);
@@ -24,16 +26,21 @@ self.onmessage = ({ data }: MessageEvent<PourPlanRequest>) => {
 
 async function work({ key, sheet, rules }: Extract<PourPlanRequest, { kind: 'pour-plan' }>) {
   const found = kept.find(key);
-  if (found) return answer({ kind: 'whole', key, pourPlan: found });
+  if (found) return answer({ kind: 'whole', key, told: found });
+  const told = (pourPlan: PourPlan): ToldPourPlan => ({
+    pourPlan,
+    heat: heatFindings({ sheet, pourPlan, rules, now: null }),
+  });
   try {
     for (const { done, of, pourPlan } of pourPlanInSteps(sheet, rules)) {
       if (asked !== key) return;
-      if (done === 0) answer({ kind: 'first', key, pourPlan, of });
+      if (done === 0) answer({ kind: 'first', key, told: told(pourPlan), of });
       else if (done < of) {
         if (done % TOLD_EVERY === 0) answer({ kind: 'progress', key, done, of });
       } else {
-        kept.keep(key, pourPlan);
-        answer({ kind: 'whole', key, pourPlan });
+        const whole = told(pourPlan);
+        kept.keep(key, whole);
+        answer({ kind: 'whole', key, told: whole });
       }
       await after(done === 0 ? STILL_MS : 0);
     }

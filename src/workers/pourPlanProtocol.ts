@@ -1,3 +1,4 @@
+import type { Finding } from '../core/checks/finding';
 import type { LossScale, TeachFault } from '../core/heat/teach';
 import type { Sheet } from '../core/plan/sheet';
 import type { Result } from '../core/result';
@@ -13,11 +14,17 @@ export type PourPlanRequest =
 
 export type TeachResult = Result<Pick<LossScale, 'scale' | 'spread'> & Partial<LossScale>, TeachFault>;
 
+/** A pour plan with what heat tells against the plan; what the clock tells is the page's to say. */
+export interface ToldPourPlan {
+  pourPlan: PourPlan;
+  heat: Finding[];
+}
+
 /** What the worker answers. */
 export type PourPlanAnswer =
   /** With everything in the middle: the ranges follow. */
-  | { kind: 'first'; key: string; pourPlan: PourPlan; of: number }
+  | { kind: 'first'; key: string; told: ToldPourPlan; of: number }
   | { kind: 'progress'; key: string; done: number; of: number }
-  | { kind: 'whole'; key: string; pourPlan: PourPlan }
+  | { kind: 'whole'; key: string; told: ToldPourPlan }
   | { kind: 'fault'; key: string; reason: string }
   | { kind: 'taught'; result: TeachResult };

@@ -1,7 +1,8 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import type { PourPlan } from '../schedule/pourPlan';
 import type { Finding } from './finding';
-import { heatFindings, withHeat } from './heat/heatReview';
+import { heatFindings } from './heat/heatReview';
+import { withHeat } from './heat/withHeat';
 import type { Review } from './review';
 
 /**

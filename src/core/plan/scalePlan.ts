@@ -4,14 +4,10 @@ import { PARTS_OF_ONE } from '../units/counting';
 import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
 import { scaledText } from '../units/scaledText';
 import { writeQuantity } from '../units/writeQuantity';
+import { isFixedDose } from './fixedDose';
 import { withBatch } from './howMuch';
 import { type Dose, type Plan, readsOtherwise, retyped } from './plan';
 import type { PourSize } from './pourSize';
-
-/** True for a dose of a fixed amount, which does not follow the base by itself. */
-export function isFixedDose({ means }: Dose): boolean {
-  return means !== null && isCounted(means.kind === 'range' ? means.least : means);
-}
 
 /**
  * The same bar in another number: shares stay as they were typed, fixed doses are written anew in proportion.

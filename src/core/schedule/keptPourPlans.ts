@@ -11,14 +11,15 @@ export function pourPlanKey(sheet: Sheet, rules: PourRules): string {
   ]);
 }
 
-/** The last whole pour plans by their key, so that nothing is computed twice. */
-export interface KeptPourPlans {
-  find(key: string): PourPlan | undefined;
-  keep(key: string, pourPlan: PourPlan): void;
+/** The last whole pour plans by their key, with what was made of them, so that nothing is computed twice. */
+export interface KeptPourPlans<Kept> {
+  find(key: string): Kept | undefined;
+  keep(key: string, pourPlan: Kept): void;
 }
 
-export function keptPourPlans(most = 40): KeptPourPlans {
-  const kept = new Map<string, PourPlan>();
+/** @param most so many are kept; what was asked for longest ago goes first */
+export function keptPourPlans<Kept = PourPlan>(most = 40): KeptPourPlans<Kept> {
+  const kept = new Map<string, Kept>();
   return {
     find(key) {
       const found = kept.get(key);

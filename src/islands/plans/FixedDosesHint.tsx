@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
+import { isFixedDose } from '../../core/plan/fixedDose';
 import { howMuch } from '../../core/plan/howMuch';
 import type { Plan } from '../../core/plan/plan';
-import { isFixedDose } from '../../core/plan/scalePlan';
 
 const FixedDosesQuestion = lazy(() => import('./FixedDosesQuestion'));
 

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
-import { allFindings } from '../../core/checks/allFindings';
 import type { Finding } from '../../core/checks/finding';
+import { lateFindings } from '../../core/checks/heat/lateFindings';
+import { withHeat } from '../../core/checks/heat/withHeat';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Sheet } from '../../core/plan/sheet';
 import type { PourPlanView } from '../pourPlan/usePourPlan';
@@ -13,9 +14,10 @@ export function useFindings(
   view: PourPlanView,
   rules: HouseRules,
 ): Finding[] {
-  const { pourPlan, isCurrent } = view;
+  const { pourPlan, heat, isCurrent } = view;
   return useMemo(() => {
     if (!sheet || !pourPlan || !isCurrent) return ofSheet;
-    return allFindings({ sheet, findings: ofSheet }, pourPlan, rules, clockNow(sheet.making.clock?.zone));
-  }, [ofSheet, sheet, pourPlan, isCurrent, rules]);
+    const late = lateFindings({ sheet, pourPlan, rules, now: clockNow(sheet.making.clock?.zone) });
+    return withHeat(ofSheet, [...heat, ...late], pourPlan.grains);
+  }, [ofSheet, sheet, pourPlan, heat, isCurrent, rules]);
 }

@@ -1,9 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Finding } from '../../core/checks/finding';
 import type { Sheet } from '../../core/plan/sheet';
 import { keptPourPlans, pourPlanKey } from '../../core/schedule/keptPourPlans';
 import type { PourPlan } from '../../core/schedule/pourPlan';
 import type { PourRules } from '../../core/schedule/pourRules';
-import type { PourPlanAnswer, PourPlanRequest } from '../../workers/pourPlanProtocol';
+import type { PourPlanAnswer, PourPlanRequest, ToldPourPlan } from '../../workers/pourPlanProtocol';
 
 export type PourPlanState =
   | { kind: 'none' }
@@ -16,6 +17,8 @@ export type PourPlanState =
 export interface PourPlanView {
   /** The newest there is; it may be of the plan as it was a moment ago. */
   pourPlan: PourPlan | null;
+  /** What it tells against the plan, but for the clock. */
+  heat: Finding[];
   /** The sheet that it is of. */
   ofSheet: Sheet | null;
   /** It is of the plan as it is now. */
@@ -26,7 +29,9 @@ export interface PourPlanView {
 }
 
 /** Kept beyond the part that asked, for as long as the page is open. */
-const kept = keptPourPlans();
+const kept = keptPourPlans<ToldPourPlan>();
+
+const NONE: Finding[] = [];
 
 /** A hand that types on strikes the next key sooner. */
 const PAUSE_MS = 150;
@@ -38,7 +43,7 @@ const PAUSE_MS = 150;
  */
 export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = false): PourPlanView {
   const worker = useRef<Worker | null>(null);
-  const [shown, setShown] = useState<{ key: string; sheet: Sheet; pourPlan: PourPlan } | null>(null);
+  const [shown, setShown] = useState<({ key: string; sheet: Sheet } & ToldPourPlan) | null>(null);
   const [state, setState] = useState<PourPlanState>({ kind: 'none' });
   const [turn, setTurn] = useState(0);
   const rested = useRested(sheet, isTyping);
@@ -62,7 +67,7 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
     askedSheet.current = rested;
     if (found) {
       worker.current?.postMessage({ kind: 'cancel' } satisfies PourPlanRequest);
-      setShown({ key, sheet: rested, pourPlan: found });
+      setShown({ key, sheet: rested, ...found });
       setState({ kind: 'whole' });
       return;
     }
@@ -73,9 +78,9 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
         if (answer.kind === 'progress')
           return setState({ kind: 'working', done: answer.done, of: answer.of });
         const of = askedSheet.current;
-        if (of) setShown({ key: answer.key, sheet: of, pourPlan: answer.pourPlan });
+        if (of) setShown({ key: answer.key, sheet: of, ...answer.told });
         if (answer.kind === 'first') return setState({ kind: 'working', done: 0, of: answer.of });
-        kept.keep(answer.key, answer.pourPlan);
+        kept.keep(answer.key, answer.told);
         setState({ kind: 'whole' });
       },
       () => {
@@ -115,11 +120,12 @@ export function usePourPlan(sheet: Sheet | null, rules: PourRules, isTyping = fa
     setTurn((now) => now + 1);
   }, []);
   const pourPlan = sheet === null ? null : (shown?.pourPlan ?? null);
+  const heat = shown?.heat ?? NONE;
   const ofSheet = shown?.sheet ?? null;
   const isCurrent = shown !== null && shown.key === key && !isBehind;
   return useMemo(
-    () => ({ pourPlan, ofSheet, isCurrent, state, cancel, again }),
-    [pourPlan, ofSheet, isCurrent, state, cancel, again],
+    () => ({ pourPlan, heat, ofSheet, isCurrent, state, cancel, again }),
+    [pourPlan, heat, ofSheet, isCurrent, state, cancel, again],
   );
 }
 

@@ -22,7 +22,8 @@ import { makePourPlan } from '../../schedule/makePourPlan';
 import { applyFix } from '../applyFix';
 import type { Finding, FindingCode } from '../finding';
 import { reviewPlan } from '../review';
-import { heatFindings, withHeat } from './heatReview';
+import { heatFindings } from './heatReview';
+import { withHeat } from './withHeat';
 
 const describeFinding = await allFindingWords();
 

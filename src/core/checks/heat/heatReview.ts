@@ -26,22 +26,8 @@ const HEAT_CHECKS: readonly HeatCheck[] = [
   neverOut,
 ];
 
-/** Everything the pour plan tells against the plan, gravest first. */
+/** Everything the pour plan tells against the plan, gravest first; with no clock, all but what is too late. */
 export function heatFindings(context: HeatContext): Finding[] {
   const found = HEAT_CHECKS.flatMap((check) => check(context));
   return bySeverity(identified(found, placesOf(context.sheet)));
-}
-
-/**
- * The findings of the sheet with those of the pour plan: where heat tells how far a grain moves, the sheet need not guess.
- */
-export function withHeat(
-  findings: readonly Finding[],
-  heat: readonly Finding[],
-  grains: readonly { pourIndex: number; doseIndex: number }[],
-): Finding[] {
-  const isTold = ({ code, pourIndex, doseIndexes }: Finding) =>
-    code === 'solids-move' &&
-    grains.some((grain) => grain.pourIndex === pourIndex && doseIndexes.includes(grain.doseIndex));
-  return bySeverity([...findings.filter((finding) => !isTold(finding)), ...heat]);
 }
