@@ -21,15 +21,6 @@ const planNamed = (/** @type {string} */ start) =>
 const [{ id: run }] = await json('/api/runs');
 const { runId: logged } = (await json('/api/log')).at(-1);
 
-const SAMPLE_CSV = [
-  'kind;name;density;supplier’s limit;on skin',
-  'fragrance;Tarred Twine;0,97;2,5;released',
-  'fragrance;Bay & Rope;0,94;2,6;released',
-  'fragrance;Wet Slate;half;3;released',
-  'spoon;Ladle;;;',
-  'base;Fog Bank;1,05;;',
-].join('\n');
-
 /** @type {[name: string, path: string, before?: (page: import('@playwright/test').Page) => Promise<void>][]} */
 const VIEWS = [
   ['today', '/'],
@@ -94,15 +85,15 @@ const VIEWS = [
     async (page) => page.locator('summary').filter({ hasText: 'B7-12' }).click(),
   ],
   [
-    'csv-import',
-    '/shelf',
+    'recipe',
+    '/plans/recipe',
     async (page) => {
-      await page.getByRole('button', { name: 'Bring in a CSV file' }).click();
       await page
-        .getByLabel('File', { exact: true })
-        .setInputFiles({ name: 'shelf.csv', mimeType: 'text/csv', buffer: Buffer.from(SAMPLE_CSV) });
-      await page.getByRole('button', { name: 'Look at the rows' }).click();
-      await page.getByRole('row', { name: /Ladle/ }).waitFor();
+        .getByLabel('As it stands in the notebook')
+        .fill(
+          'Hedge bar\n500 g Hold\n½ cup walnut-shell grit\n3 tsp marigold petals, 2 stirred in, 1 on the floor\n30 drops lime',
+        );
+      await page.getByLabel('What “lime” is').waitFor();
     },
   ],
   ['house-rules', '/house-rules'],

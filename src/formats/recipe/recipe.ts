@@ -37,8 +37,7 @@ export type RecipeLineFault =
   | 'no-place'
   | 'base-not-weighed'
   | 'pour-size'
-  | 'setting'
-  | 'settings-block';
+  | 'setting';
 
 /** What on the shelf a name means. */
 export type Found =

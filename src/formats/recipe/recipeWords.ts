@@ -12,7 +12,6 @@ const FAULTS: Record<RecipeLineFault, string> = {
   'base-not-weighed': 'A base is weighed. Write it as a weight, such as “500 g” or “1 lb”.',
   'pour-size': 'No size of a pour. Write it such as “A: 22 mm”, “B: 2 parts” or “C: rest”.',
   setting: 'No setting. There are name, for, mold, pieces, fill, stays in jug and more.',
-  'settings-block': 'The settings can’t be read.',
 };
 
 /** What was understood of a line, or why it can't be read. */

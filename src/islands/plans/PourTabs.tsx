@@ -1,7 +1,8 @@
 import { freshId } from '../../core/plan/ids';
 import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
-import type { UnitSystem } from '../../core/units/showQuantity';
+import { massUnit, type UnitSystem } from '../../core/units/showQuantity';
+import { writeMass } from '../../core/units/writeQuantity';
 import { usePlanPage } from './planContext';
 
 interface Props {
@@ -14,9 +15,10 @@ interface Props {
 const MOST_POURS = 26;
 
 function sizeInShort({ size, way }: Pour, index: number, system: UnitSystem): string {
-  return index > 0 && way?.besideShare !== undefined
-    ? `beside ${pourLetter(index - 1)}`
-    : writePourSize(size, system);
+  if (index > 0 && way?.besideShare !== undefined) return `beside ${pourLetter(index - 1)}`;
+  const mass = (massG: number) => `${writeMass(massG, system)} ${massUnit(system)}`;
+  if (size.by === 'mass') return mass(size.massG);
+  return size.by === 'base' ? `${mass(size.baseG)} base` : writePourSize(size, system);
 }
 
 /** The pours in the order they are poured, and one more on top. */

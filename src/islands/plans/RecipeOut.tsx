@@ -20,7 +20,7 @@ export default function RecipeOut({ file: { plan, mold, materials } }: { file: P
       <button
         type="button"
         className="btn btn-secondary min-h-11 self-start"
-        onClick={() => void navigator.clipboard.writeText(text).then(() => setCopied(text))}
+        onClick={() => void navigator.clipboard?.writeText(text).then(() => setCopied(text))}
       >
         <Copy size={18} aria-hidden="true" />
         Copy
