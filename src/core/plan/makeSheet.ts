@@ -200,6 +200,7 @@ function makePour(
 
 /** What is laid is in no share of the base, and in the product beside what was poured. */
 function laidLines({ laid }: RecipePour, baseG: number, intoMoldG: number): SheetLaid[] {
+  if (laid.length === 0) return [];
   const laidG = laid.reduce((sum, { leaves, amount }) => sum + (leaves ? 0 : amount.fixedG), 0);
   return laid.map((line) => ({
     ...makeLine(line, baseG, intoMoldG + laidG),

@@ -111,9 +111,10 @@ export function pourVolumes(
 
 /** What is laid into a pour takes up some of its room; on its skin it lies above. */
 function laidMl({ laid }: Pick<RecipePour, 'laid'>): number {
-  return laid
-    .filter(({ leaves, laid: { where } }) => !leaves && where !== 'on-skin')
-    .reduce((sum, { amount, densityGPerMl }) => sum + amount.fixedG / densityGPerMl, 0);
+  let sum = 0;
+  for (const { amount, densityGPerMl, leaves, laid: own } of laid)
+    if (!leaves && own.where !== 'on-skin') sum += amount.fixedG / densityGPerMl;
+  return sum;
 }
 
 /** Pours that go in beside one another lie in one slot, whose size is that of the first. */

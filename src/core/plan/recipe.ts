@@ -133,15 +133,7 @@ export function recipeOf(file: PlanFile, fills: number): RecipePour[] {
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
       way: pour.way ?? {},
-      lines: doses.flatMap((each) => {
-        const planned = pour.doses[each.doseIndex];
-        return planned?.laid ? [] : linesOf(each, planned, materials);
-      }),
-      laid: doses.flatMap((each) => {
-        const planned = pour.doses[each.doseIndex];
-        const laid = planned?.laid;
-        return laid ? linesOf(each, planned, materials).map((line) => ({ ...line, laid })) : [];
-      }),
+      ...sharedOut(doses, pour, materials),
       carried: [],
       unreadable,
       embeds: (pour.embeds ?? []).map((embed) => ({
@@ -153,6 +145,24 @@ export function recipeOf(file: PlanFile, fills: number): RecipePour[] {
 }
 
 type Materials = ReadonlyMap<string, Material>;
+
+/** What is stirred in, and what is laid. */
+function sharedOut(
+  doses: readonly RecipeDose[],
+  pour: Pour,
+  materials: Materials,
+): Pick<RecipePour, 'lines' | 'laid'> {
+  const lines: RecipeLine[] = [];
+  const laidLines: LaidLine[] = [];
+  for (const each of doses) {
+    const planned = pour.doses[each.doseIndex];
+    const laid = planned?.laid;
+    const own = linesOf(each, planned, materials);
+    if (laid) laidLines.push(...own.map((line) => ({ ...line, laid })));
+    else lines.push(...own);
+  }
+  return { lines, laid: laidLines };
+}
 
 function linesOf(dose: RecipeDose, planned: Dose | undefined, materials: Materials): RecipeLine[] {
   const { material } = dose;
