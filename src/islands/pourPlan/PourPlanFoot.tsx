@@ -1,5 +1,6 @@
 import { memo, useRef } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
+import { jugGroups } from '../../core/pours/sharedJug';
 import { beginsAt, later } from '../../core/schedule/clock';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { showClock, showClockDay } from '../../words/en/showClock';
@@ -41,7 +42,7 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
         <h2 id="pour-plan-title" className="font-semibold">
           Pour plan
         </h2>
-        <p className="text-sm">
+        <p className="min-h-5 text-sm max-xl:order-last max-xl:w-full">
           {sheet && pourPlan ? <Summary sheet={sheet} view={view} begins={begins} /> : null}
         </p>
         <Progress view={view} />
@@ -61,7 +62,11 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
       </div>
       {sheet === null && <p className="quiet text-sm">None until the stop above is mended.</p>}
       {sheet !== null && pourPlan === null && (
-        <p className="quiet flex h-28 items-center text-sm" role="status">
+        <p
+          className="quiet flex items-center text-sm"
+          role="status"
+          style={{ height: stripPx(jugGroups(sheet.pours).length) }}
+        >
           Working out when to melt, pour and wait …
         </p>
       )}
@@ -83,6 +88,16 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
     </section>
   );
 });
+
+const STRIP_PX = 86;
+const LANE_PX = 22;
+/** While one skins the next is melted, and the first jug is free again for the one after. */
+const USUAL_JUGS = 2;
+
+/** How high the strip most likely will be: what stands above it should not move when it comes. */
+function stripPx(groups: number): number {
+  return STRIP_PX + LANE_PX * Math.min(groups, USUAL_JUGS);
+}
 
 function Summary({ sheet, view, begins }: { sheet: Sheet; view: PourPlanView; begins: string | null }) {
   const showing = useShowing();
