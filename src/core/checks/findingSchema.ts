@@ -1,7 +1,7 @@
 import { ORIGINS, USES } from '../materials/fields';
 import { BATCH_FAULTS } from '../plan/batch';
 import { SIZE_FAULTS } from '../plan/pourVolumes';
-import { ASSUMPTIONS } from '../plan/recipe';
+import { ASSUMPTIONS } from '../plan/recipeDose';
 import { RELATION_FAULTS } from '../plan/relations';
 import { z } from '../zod';
 import { planEditSchema } from './planEdit';

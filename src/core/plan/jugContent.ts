@@ -1,5 +1,6 @@
 import { jugGroups } from '../pours/sharedJug';
-import type { Amount, CarriedLine, RecipeLine, RecipePour } from './recipe';
+import type { CarriedLine, RecipeLine, RecipePour } from './recipe';
+import type { Amount } from './recipeDose';
 import { baseMassForVolume, pourSums } from './solvePour';
 
 const MOST_TURNS = 60;

@@ -12,7 +12,7 @@ import { makingSchema, whenSchema } from './makingSchema';
 import { pourSizeSchema } from './pourSizeSchema';
 import { sizeFaultSchema } from './pourVolumesSchema';
 import { pourWaySchema } from './pourWaySchema';
-import { ASSUMPTIONS, SAID_AS } from './recipe';
+import { ASSUMPTIONS, SAID_AS } from './recipeDose';
 import { RELATION_FAULTS } from './relations';
 
 const grams = z.number().nonnegative();
