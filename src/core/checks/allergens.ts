@@ -1,4 +1,4 @@
-import { contentOf, type Sheet } from '../plan/sheet';
+import { inProduct, type Sheet } from '../plan/sheet';
 import type { Check } from './finding';
 
 /** Regulation (EC) No 1223/2009, Annex III: named on the label of a rinse-off product above 0.01 %. */
@@ -11,7 +11,7 @@ export const NAMED_FROM_OF_PRODUCT = 0.0001;
  */
 export function allergensOf(sheet: Sheet): { name: string; ofProduct: number }[] {
   const sums = new Map<string, number>();
-  for (const line of sheet.pours.flatMap((pour) => [...contentOf(pour), ...pour.laid])) {
+  for (const line of sheet.pours.flatMap(inProduct)) {
     if (line.material.kind !== 'fragrance') continue;
     for (const { name, ofMaterial } of line.material.allergens ?? [])
       sums.set(

@@ -16,7 +16,8 @@ export const batchFits: Check = ({ batch, pieces }) => {
       massG,
       comesToG,
       pieces,
-      fix: [{ kind: 'set-batch', gives: fault === 'sizes-fixed' ? null : 'pieces' }],
+      // More pieces take any weight; fewer may not make it fit.
+      fix: [{ kind: 'set-batch', gives: fault === 'over' ? 'pieces' : null }],
     },
   ];
 };

@@ -5,6 +5,7 @@ import { ofCode } from '../../../tests/support/findings';
 import { additive, base, fragrance, planFile } from '../../../tests/support/planFiles';
 import { allFindingWords } from '../../words/en/findings/findingWords';
 import type { DosedMaterial } from '../materials/material';
+import { LAID_WHERE } from '../plan/laid';
 import type { PlanFile } from '../plan/plan';
 import { applyFix } from './applyFix';
 import { hasStop, reviewPlan } from './review';
@@ -122,28 +123,46 @@ test('every finding can be said, and every mend resolves its finding', () => {
     densityGPerMl: fc.option(fc.constant(0.9)),
   });
   const anyDoses = fc.array(fc.tuple(scent, amount), { maxLength: 5 });
+  const anyLaid = fc.array(fc.tuple(scent, amount, fc.constantFrom(...LAID_WHERE)), { maxLength: 2 });
+  const anyBatch = fc.option(
+    fc.record({
+      by: fc.constantFrom('base' as const, 'jug' as const),
+      massG: fc.constantFrom(20, 300, 2000),
+      gives: fc.constantFrom('pieces' as const, 'fill' as const),
+    }),
+    { nil: undefined, freq: 1 },
+  );
   fc.assert(
-    fc.property(anyDoses, anyDoses, (scents, extras) => {
-      const file = planFile([
-        {
-          doses: [
-            ...scents.map(
-              ([facts, text], n) =>
-                [fragrance({ id: `scent-${n}`, name: `Scent ${n}`, ...facts }), text] as [
-                  DosedMaterial,
-                  string,
-                ],
-            ),
-            ...extras.map(
-              ([facts, text], n) =>
-                [additive({ id: `extra-${n}`, name: `Extra ${n}`, ...facts }), text] as [
-                  DosedMaterial,
-                  string,
-                ],
-            ),
-          ],
-        },
-      ]);
+    fc.property(anyDoses, anyDoses, anyLaid, anyBatch, (scents, extras, laid, batch) => {
+      const file = planFile(
+        [
+          {
+            // One laid material is one that is stirred in too.
+            laid: laid.map(([facts, text, where], n) => [
+              additive({ id: `extra-${n}`, name: `Extra ${n}`, ...facts }),
+              text,
+              where,
+            ]),
+            doses: [
+              ...scents.map(
+                ([facts, text], n) =>
+                  [fragrance({ id: `scent-${n}`, name: `Scent ${n}`, ...facts }), text] as [
+                    DosedMaterial,
+                    string,
+                  ],
+              ),
+              ...extras.map(
+                ([facts, text], n) =>
+                  [additive({ id: `extra-${n}`, name: `Extra ${n}`, ...facts }), text] as [
+                    DosedMaterial,
+                    string,
+                  ],
+              ),
+            ],
+          },
+        ],
+        batch ? { batch: { ...batch, text: '' } } : {},
+      );
       for (const finding of reviewPlan(file).findings) {
         const said = describeFinding(finding, { system: 'metric', locale: 'en-GB' });
         assert.ok(said.title && said.reason);

@@ -1,5 +1,5 @@
-import type { Sheet } from '../plan/sheet';
-import type { Task, TaskKind } from '../work/task';
+import { type Sheet, type SheetPour, weighedLines } from '../plan/sheet';
+import type { Task, TaskKind, TaskOf } from '../work/task';
 import { weighedLine } from '../work/weighedLine';
 import type { Finding, FindingCode } from './finding';
 
@@ -40,7 +40,18 @@ export function concernsTask(
   }
   if (pourIndex === null) return (TASKS_OF[code] ?? []).includes(task.kind);
   if (!task.pourIndexes.includes(pourIndex)) return false;
+  if (code === 'laid-plants' || code === 'laid-without-goes')
+    return task.kind === 'lay' && laysOneOf(task, own, doseIndexes);
   if (doseIndexes.length > 0)
     return task.kind === 'weigh-dose' && doseIndexes.includes(weighedLine(sheet, task)?.doseIndex ?? -1);
   return (TASKS_OF[code] ?? ['weigh-base']).includes(task.kind);
+}
+
+function laysOneOf(
+  { lineIndexes }: TaskOf<'lay'>,
+  pour: SheetPour | undefined,
+  doseIndexes: readonly number[],
+): boolean {
+  const lines = pour ? weighedLines(pour) : [];
+  return lineIndexes.some((index) => doseIndexes.includes(lines[index]?.doseIndex ?? -1));
 }

@@ -1,6 +1,6 @@
 import { bleeds } from '../materials/defaults';
 import type { DosedMaterial } from '../materials/material';
-import { contentOf, type SheetLine, type SheetPour } from '../plan/sheet';
+import { inProduct, type SheetLine, type SheetPour } from '../plan/sheet';
 import { layerGroups } from '../pours/layers';
 import type { Check, Found } from './finding';
 import { ownDoses } from './timesDoses';
@@ -43,7 +43,7 @@ function neighbours(pours: readonly SheetPour[], pourIndex: number): SheetPour[]
 /** Each colorant once: more of it may have come with an earlier pour of the jug. */
 function colours(pour: SheetPour): { material: DosedMaterial; lines: SheetLine[] }[] {
   const byId = new Map<string, { material: DosedMaterial; lines: SheetLine[] }>();
-  for (const line of contentOf(pour)) {
+  for (const line of inProduct(pour)) {
     const { material, massG } = line;
     if (material.kind !== 'colorant' || !(massG > 0)) continue;
     byId.set(material.id, { material, lines: [...(byId.get(material.id)?.lines ?? []), line] });

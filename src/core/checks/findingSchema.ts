@@ -117,7 +117,8 @@ export const findingSchema = z.discriminatedUnion('code', [
     /** The use that the limit is said of; null where the plain one stands. */
     forUse: z.enum(USES).nullable().default(null),
     /** What the fix brings it to, of base. */
-    fixOfBase: z.number(),
+    /** null where some of it is laid, and is no share of a base. */
+    fixOfBase: z.number().nullable(),
     /** Of everything that is poured into the bar. */
     ofBar: z.number(),
     pours: z.int(),

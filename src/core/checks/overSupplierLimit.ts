@@ -1,6 +1,6 @@
 import { supplierLimit } from '../materials/supplierLimit';
 import { baseShare } from '../plan/product';
-import { contentOf, doseOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
+import { doseOf, inProduct, isLaid, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import type { PassedLimit } from './capCheck';
 import { exceeds } from './exceeds';
 import type { Check } from './finding';
@@ -18,7 +18,7 @@ export const overSupplierLimit: Check = (sheet) =>
 /** The suppliers' limits that one pour passes. */
 export function passedSupplierLimits(sheet: Sheet, pour: SheetPour, pourIndex: number): PassedLimit[] {
   const byMaterial = new Map<string, SheetLine[]>();
-  for (const line of contentOf(pour)) {
+  for (const line of inProduct(pour)) {
     if (line.leaves) continue;
     const same = byMaterial.get(line.material.id);
     if (same) same.push(line);
@@ -34,8 +34,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
   const { maxOfProduct: limit, forUse } = known;
   const ofProduct = lines.reduce((sum, line) => sum + line.ofProduct, 0);
   if (!exceeds(ofProduct, limit)) return [];
-  const fixOfBase = fixedShare(pour, lines, limit);
-  const ofBase = lines.reduce((sum, line) => sum + line.ofBase, 0);
+  const { ofBase: fixOfBase, factor } = fixed(sheet, pour, lines, limit);
   return [
     {
       countedG: ofProduct * pour.jugG,
@@ -54,31 +53,39 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
         ofBar: shareOfBar(sheet, material.id),
         pours: sheet.pours.length,
         assumed: false,
-        fix: timesDoses(lines, pourIndex, fixOfBase / ofBase),
+        fix: timesDoses(lines, pourIndex, factor),
       },
     },
   ];
 }
 
-/** The material's share of everything that is poured into the bar. */
+/** The material's share of everything that is in the bar. */
 function shareOfBar(sheet: Sheet, materialId: string): number {
   const massG = sheet.pours
-    .flatMap(contentOf)
+    .flatMap(inProduct)
     .reduce((sum, line) => sum + (line.material.id === materialId && !line.leaves ? line.massG : 0), 0);
-  return massG / sheet.totals.jugG;
+  return massG / (sheet.totals.jugG + sheet.totals.laidG);
 }
 
 /**
- * A share of base that is safely within the limit. Fixed doses beside it thin out as the base weight grows in
- * the changed plan, doses that relate to it go down with it, and so do the other members of its blend, so all of
- * these are left out of the others: the fix may be a little lower than it must be.
+ * The doses' shares of the base, and what brings them safely within the limit. Fixed doses beside them thin out as the base
+ * weight grows in the changed plan, doses that relate to them go down with them, and so do the other members of a blend,
+ * so all of these are left out of the others: the fix may be a little lower than it must be. What is laid counts as if it
+ * were a share of the base that reaches the molds.
  */
-function fixedShare(pour: SheetPour, lines: SheetLine[], limit: number): number {
+function fixed(sheet: Sheet, pour: SheetPour, lines: SheetLine[], limit: number) {
   const own = new Set(ownDoses(lines));
   const others = [...new Set(pour.lines.map((line) => line.doseIndex))]
     .filter((doseIndex) => !own.has(doseIndex))
     .map((doseIndex) => doseOf(pour, doseIndex))
     .filter(({ lines: [first] }) => first?.saidAs === 'share')
     .reduce((sum, { ofBase }) => sum + ofBase, 0);
-  return baseShare(limit, others);
+  const stirred = lines.reduce((sum, { ofBase }) => sum + ofBase, 0);
+  const laid = lines.reduce((sum, line) => sum + (isLaid(line) ? line.massG : 0), 0);
+  if (laid === 0) {
+    const ofBase = baseShare(limit, others);
+    return { ofBase, factor: ofBase / stirred };
+  }
+  const asShare = stirred + laid / (pour.baseG * (1 - sheet.jugLossFraction));
+  return { ofBase: null, factor: (limit * (1 + others)) / asShare };
 }

@@ -1,19 +1,16 @@
-import { pourOfLine, type SheetLine } from '../plan/sheet';
+import { isLaid, pourOfLine, type SheetLine } from '../plan/sheet';
 import { scaledText } from '../units/scaledText';
 import { writeFigure } from '../units/writeQuantity';
 import type { PlanEdit } from './planEdit';
 
 /**
- * The doses of these lines times `factor`, each in the unit it was typed in or else as a share of base, rounded so that a
+ * The doses of these lines times `factor`, each in the unit it was typed in or else as a share of base (an amount where it is laid), rounded so that a
  * limit is not passed again, and a least is really reached. A dose that came with an earlier pour of the jug is changed there.
  *
  * @param pourIndex of the pour whose lines they are
  */
 export function timesDoses(lines: readonly SheetLine[], pourIndex: number, factor: number): PlanEdit[] {
-  const doses = new Map<
-    string,
-    { pourIndex: number; doseIndex: number; ofBase: number; text: string | null }
-  >();
+  const doses = new Map<string, Dose>();
   for (const line of lines) {
     if (line.wets) continue;
     const at = { pourIndex: pourOfLine(line, pourIndex), doseIndex: line.doseIndex };
@@ -21,17 +18,30 @@ export function timesDoses(lines: readonly SheetLine[], pourIndex: number, facto
     doses.set(key, {
       ...at,
       ofBase: (doses.get(key)?.ofBase ?? 0) + line.ofBase,
+      laidG: (doses.get(key)?.laidG ?? 0) + (isLaid(line) ? line.massG : 0),
       text: line.saidAs === 'relation' ? null : line.text,
     });
   }
   const rounding = factor < 1 ? 'down' : 'up';
-  return [...doses.values()].map(({ ofBase, text, ...at }) => ({
+  return [...doses.values()].map(({ ofBase, laidG, text, ...at }) => ({
     kind: 'set-dose',
     ...at,
     text:
       (text && scaledText(text, factor, rounding)) ??
-      `${writeFigure(Math.min(100, ofBase * factor * 100), 4, rounding)} %`,
+      (laidG > 0
+        ? `${writeFigure(laidG * factor, 4, rounding)} g`
+        : `${writeFigure(Math.min(100, ofBase * factor * 100), 4, rounding)} %`),
   }));
+}
+
+interface Dose {
+  pourIndex: number;
+  doseIndex: number;
+  ofBase: number;
+  /** What is laid is no share of a base. */
+  laidG: number;
+  /** As it was typed; null where it is said by another dose. */
+  text: string | null;
 }
 
 /** Places of the doses of a pour's own among some of its lines. */

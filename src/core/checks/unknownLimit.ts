@@ -1,12 +1,12 @@
 import type { Use } from '../materials/fields';
 import { supplierLimit } from '../materials/supplierLimit';
-import type { SheetLine } from '../plan/sheet';
+import { type SheetLine, weighedLines } from '../plan/sheet';
 import type { Check } from './finding';
 
 /** No facts to judge by: the release for skin is unknown, or a fragrance has no limit on record. */
 export const unknownLimit: Check = (sheet) =>
   sheet.pours.flatMap((pour, pourIndex) =>
-    pour.lines
+    weighedLines(pour)
       .filter(({ massG }) => massG > 0)
       .filter((line) => lacksFacts(line, sheet.use))
       .map((line) => ({

@@ -2,6 +2,8 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { BOX, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
+import { applyFix } from '../checks/applyFix';
+import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { fillsOfRound } from '../work/rounds';
 import { tasksOf } from '../work/tasksOf';
@@ -90,6 +92,15 @@ test('a batch that cannot be is told, and the sheet is the nearest to it', () =>
     BOX,
   );
   assert.equal(sheetOf(under).batch?.fault, 'under');
+  // Not even one piece is so light.
+  const one = { ...under, plan: { ...under.plan, batch: batch(20) } };
+  assert.equal(sheetOf(one).batch?.fault, 'under');
+  for (const file of [tray(batch(2000, { gives: 'fill' })), fixed, heavy, under, one]) {
+    const missed = (each: PlanFile) =>
+      reviewPlan(each).findings.filter(({ code }) => code === 'batch-missed');
+    const [found] = missed(file);
+    assert.deepEqual(missed({ ...file, plan: applyFix(file, found?.fix ?? []) }), []);
+  }
 });
 
 const anyFile = fc

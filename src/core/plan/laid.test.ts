@@ -10,6 +10,8 @@ import {
   sheetOf,
 } from '../../../tests/support/planFiles';
 import { madeRun, runOf } from '../../../tests/support/runs';
+import { applyFix } from '../checks/applyFix';
+import { concernsTask } from '../checks/concernsTask';
 import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { progress } from '../run/progress';
@@ -154,4 +156,38 @@ test('plants and goes that are not there are told', () => {
   assert.deepEqual(codes('between-goes', 2), ['floats']);
   const [dose] = planFile([{ laid: [[petals, '6 g', 'under']] }]).plan.pours[0]?.doses ?? [];
   assert.ok(dose && !('laid' in laying(dose, null)));
+});
+
+test('a supplier’s limit holds for what is laid, alone and with what is stirred in, and its release is asked for', () => {
+  // 10 g a piece at 1.1 g/mL leave 90.909 mL of 100 for base at 1.05 g/mL: 10 of 105.45 g are 9.48 %.
+  const limited = additive({ id: 'leaf', name: 'Leaf', maxOfProduct: 0.05, skin: 'unknown' });
+  const alone = planFile([{ laid: [[limited, '10 g/piece', 'under']] }], {}, BOX);
+  const of = (file: typeof alone) => {
+    const { findings } = reviewPlan(file);
+    return {
+      over: findings.flatMap((each) => (each.code === 'over-supplier-limit' ? [each] : [])),
+      isAsked: findings.some(({ code }) => code === 'unknown-limit'),
+    };
+  };
+  const [over] = of(alone).over;
+  assert.ok(over && isClose(over.ofProduct, 10 / (1.05 * (100 - 10 / 1.1) + 10)));
+  assert.ok(of(alone).isAsked);
+  const mended = { ...alone, plan: applyFix(alone, over?.fix ?? []) };
+  assert.deepEqual(of(mended).over, []);
+  assert.match(mended.plan.pours[0]?.doses[0]?.text ?? '', /g\/piece$/, 'in the unit that it was typed in');
+  // 3 % stirred in and 3 g of some 100 laid: each within 5 %, together not.
+  const both = planFile([{ doses: [[limited, '3 %']], laid: [[limited, '3 g/piece', 'on-skin']] }], {}, BOX);
+  const [together] = of(both).over;
+  assert.deepEqual(together?.doseIndexes, [0, 1]);
+  assert.deepEqual(of({ ...both, plan: applyFix(both, together?.fix ?? []) }).over, []);
+});
+
+test('its cautions are told with the laying, not with its weighing', () => {
+  const sheet = laid('under');
+  const { findings } = reviewPlan(planFile([{ laid: [[petals, '11 g/piece', 'under']] }], {}, BOX));
+  const plants = findings.find(({ code }) => code === 'laid-plants');
+  const told = tasksOf(sheet, USUAL_HOUSE_RULES)
+    .filter((task) => plants && concernsTask({ ...plants, doseIndexes: [1] }, task, sheet))
+    .map(({ kind }) => kind);
+  assert.deepEqual(told, ['lay']);
 });

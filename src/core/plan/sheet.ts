@@ -48,6 +48,11 @@ export function contentOf({ lines, carried }: Pick<SheetPour, 'lines' | 'carried
   return carried.length > 0 ? [...lines, ...carried] : lines;
 }
 
+/** Everything of a pour that is in the product: what its jug holds, and what is laid. */
+export function inProduct(pour: Pick<SheetPour, 'lines' | 'carried' | 'laid'>): SheetLine[] {
+  return pour.laid.length > 0 ? [...contentOf(pour), ...pour.laid] : contentOf(pour);
+}
+
 /** Which pour's dose a line is: its own, or that of the pour it was added before. */
 export function pourOfLine(line: SheetLine, pourIndex: number): number {
   return 'fromPourIndex' in line ? (line as CarriedSheetLine).fromPourIndex : pourIndex;

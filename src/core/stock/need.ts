@@ -1,4 +1,4 @@
-import { contentOf, type Sheet, type SheetEmbed } from '../plan/sheet';
+import { inProduct, type Sheet, type SheetEmbed } from '../plan/sheet';
 
 /** What is taken off the shelf. */
 export interface Need {
@@ -23,7 +23,7 @@ export function needOf(sheet: Sheet): Need[] {
     add({ materialId: id, name, amount: massG, isCounted: false });
   for (const pour of sheet.pours) {
     weigh(pour.base, pour.baseG);
-    for (const { material, massG } of [...contentOf(pour), ...pour.laid]) weigh(material, massG);
+    for (const { material, massG } of inProduct(pour)) weigh(material, massG);
     for (const embed of pour.embeds) {
       const need = needOfEmbed(embed, sheet.fills);
       if (need) add(need);

@@ -15,8 +15,8 @@ export const batchMissed: Describe<'batch-missed'> = ({ fault, by, massG, comesT
     case 'under':
       return {
         title: `${asked} is too little for ${counted(pieces, 'piece', 'pieces')}`,
-        reason: `The pours that have a size of their own take ${comesTo} with the others. Make fewer pieces, or let their number follow.`,
-        fixLabel: 'Make as many as it gives',
+        reason: `The pours that have a size of their own take ${comesTo} with the others. Make fewer pieces, or these pours smaller.`,
+        fixLabel: 'Say it as pieces',
       };
     case 'sizes-fixed':
       return {

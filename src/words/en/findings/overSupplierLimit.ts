@@ -14,6 +14,12 @@ export const overSupplierLimit: Describe<'over-supplier-limit'> = (
   return {
     title: `${about} ${showPercent(ofProduct, locale)} of product, limit ${showPercent(limit, locale)}${forUse ? ` for ${USE_NAMES[forUse].toLowerCase()}` : ''}`,
     reason: `The supplier’s limit holds for the finished product, and protects skin. It may not be passed in any pour.${inBar}`,
-    fixLabel: bringLabel('down', fix, `${showPercent(fixOfBase, locale)} of base`),
+    fixLabel: bringLabel(
+      'down',
+      fix,
+      fixOfBase === null
+        ? `${showPercent(limit, locale)} of product`
+        : `${showPercent(fixOfBase, locale)} of base`,
+    ),
   };
 };
