@@ -184,7 +184,10 @@ test('so much base is shared out: whole pieces and one of what is left, or evenl
   const weight = page.getByLabel('Base, g', { exact: true });
   // 1.05 g/mL of base and 1.1 of the addition, in cavities of 100 mL: 6 g stand for 5.4545 mL of 600.
   await expect(weight).toHaveValue('624.3 g');
-  await weight.fill('700 g');
+  // Key by key: what is typed is not written anew under the hand.
+  await weight.press('ControlOrMeta+a');
+  await weight.pressSequentially('700');
+  await expect(weight).toHaveValue('700');
   await expect(page.getByText('6 g is still as typed for 624 g.')).toBeHidden();
   await expect(totals).toContainText('6 pieces of');
   await expect(totals).toContainText('and one of');

@@ -19,7 +19,7 @@ test('a recipe of a notebook becomes a plan, what it names is put on the shelf, 
     `Orchard bar\n500 g ${itsBase?.name}\n3 tsp ${bran?.name}, 2 stirred in, 1 on the floor of the molds\n30 drops ${scent}\nsome salt`,
   );
   await expect(lines).toHaveCount(5);
-  await expect(lines.nth(2)).toContainText('2 tsp stirred in and 1 tsp on the floor, under its pour');
+  await expect(lines.nth(2)).toContainText('2 tsp stirred in and 1 tsp on the floor');
   await expect(lines.nth(2)).toContainText(bran?.name ?? '');
   await expect(lines.nth(4)).toContainText('No amount was found');
   await make.click();

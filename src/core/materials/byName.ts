@@ -17,15 +17,21 @@ export function foldedName(name: string): string {
 
 /** What is called as was typed; or what has every typed word in its name. */
 export function byName<Item extends Named>(items: readonly Item[], typed: string): NameMatch<Item> {
-  const wanted = foldedName(typed);
-  if (wanted === '') return { kind: 'none' };
-  const called = items.filter(({ name }) => foldedName(name) === wanted);
-  const words = wanted.split(' ');
-  const found =
-    called.length > 0
-      ? called
-      : items.filter(({ name }) => words.every((word) => foldedName(name).includes(word)));
-  const [first] = called;
-  if (first !== undefined && called.length === 1) return { kind: 'called', item: first };
-  return found.length === 0 ? { kind: 'none' } : { kind: 'among', items: found };
+  return namesOf(items)(typed);
+}
+
+/** {@link byName} for many names: those of the items are folded once. */
+export function namesOf<Item extends Named>(items: readonly Item[]): (typed: string) => NameMatch<Item> {
+  const folded = items.map((item) => ({ item, name: foldedName(item.name) }));
+  return (typed) => {
+    const wanted = foldedName(typed);
+    if (wanted === '') return { kind: 'none' };
+    const called = folded.filter(({ name }) => name === wanted);
+    const words = wanted.split(' ');
+    const found =
+      called.length > 0 ? called : folded.filter(({ name }) => words.every((word) => name.includes(word)));
+    const [first] = called;
+    if (first !== undefined && called.length === 1) return { kind: 'called', item: first.item };
+    return found.length === 0 ? { kind: 'none' } : { kind: 'among', items: found.map(({ item }) => item) };
+  };
 }

@@ -1,5 +1,6 @@
-import { byName, foldedName } from '../../core/materials/byName';
+import { foldedName, namesOf } from '../../core/materials/byName';
 import { isDoseable, type Material } from '../../core/materials/material';
+import { BATCH_LIMITS_G } from '../../core/plan/batch';
 import { parsePourSize } from '../../core/plan/pourSize';
 import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
@@ -25,6 +26,8 @@ export function readRecipe(
   chosen: ReadonlyMap<string, Material> = new Map(),
 ): Recipe {
   const settings: RecipeSettings = {};
+  const find = finderFor(shelf, chosen);
+  let pours = 0;
   let isSettings = false;
   let isBegun = false;
   const typed = linesOf(text).slice(0, MOST_LINES);
@@ -51,7 +54,8 @@ export function readRecipe(
       if (said !== '' && !size.success) return { ...common, kind: 'unread', why: 'pour-size' };
       return { ...common, kind: 'pour', size: size.success ? size.data : null };
     }
-    const read = understood(line, shelf, chosen);
+    const read = understood(line, Math.max(0, pours - 1), find);
+    if (read.kind === 'base') pours++;
     const isTitle = !isBegun && read.kind === 'unread' && read.why === 'no-amount';
     isBegun = true;
     return isTitle ? { ...common, kind: 'title', name: line.replace(/:$/, '') } : { ...common, ...read };
@@ -71,43 +75,41 @@ type Understood = RecipeLine extends infer Each
     : never
   : never;
 
-function understood(
-  line: string,
-  shelf: readonly Material[],
-  chosen: ReadonlyMap<string, Material>,
-): Understood {
+type Find = (name: string) => Found;
+
+function understood(line: string, pourIndex: number, find: Find): Understood {
   const read = readLine(line);
   if (typeof read === 'string') return { kind: 'unread', why: read };
   const { amount, name, parts } = read;
-  const found = findMaterial(name, shelf, chosen);
+  const found = find(name);
   const isBase =
     found.kind === 'called' ? found.material.kind === 'base' : found.kind === 'none' && /\bbase$/i.test(name);
   if (isBase) {
     const mass = amount === null ? null : parseMass(amount, 'metric');
-    if (mass && !mass.success) return { kind: 'unread', why: 'base-not-weighed' };
+    const [leastG, mostG] = BATCH_LIMITS_G;
+    if (mass && !(mass.success && mass.data >= leastG && mass.data <= mostG))
+      return { kind: 'unread', why: 'base-not-weighed' };
     return {
       kind: 'base',
-      amount: mass && amount !== null ? { text: amount, massG: mass.data } : null,
+      amount: mass?.success && amount !== null ? { text: amount, massG: mass.data } : null,
       name,
       found,
     };
   }
   if (amount === null) return { kind: 'unread', why: 'no-amount' };
-  return { kind: 'dose', parts, name, found };
+  return { kind: 'dose', parts, pourIndex, name, found };
 }
 
 /** A name as it is chosen, is on the shelf, or may mean among what is there. */
-function findMaterial(
-  name: string,
-  shelf: readonly Material[],
-  chosen: ReadonlyMap<string, Material>,
-): Found {
-  const picked = chosen.get(foldedName(name));
-  if (picked) return { kind: 'called', material: picked };
-  const offered = shelf.filter((each) => !each.archived && (each.kind === 'base' || isDoseable(each)));
-  const match = byName(offered, name);
-  if (match.kind === 'called') return { kind: 'called', material: match.item };
-  return match.kind === 'among' ? { kind: 'among', materials: match.items } : { kind: 'none' };
+function finderFor(shelf: readonly Material[], chosen: ReadonlyMap<string, Material>): Find {
+  const named = namesOf(shelf.filter((each) => !each.archived && (each.kind === 'base' || isDoseable(each))));
+  return (name) => {
+    const picked = chosen.get(foldedName(name));
+    if (picked) return { kind: 'called', material: picked };
+    const match = named(name);
+    if (match.kind === 'called') return { kind: 'called', material: match.item };
+    return match.kind === 'among' ? { kind: 'among', materials: match.items } : { kind: 'none' };
+  };
 }
 
 function readSetting(line: string, settings: RecipeSettings): boolean {

@@ -147,6 +147,7 @@ test('a line that is not understood says why, and nothing else is lost', () => {
       'constructor',
       '5 g constructor',
       '2 g o',
+      '0.5 g clear base',
     ].map(read),
     [
       'no-amount',
@@ -159,6 +160,7 @@ test('a line that is not understood says why, and nothing else is lost', () => {
       'no-amount',
       'dose none',
       'dose among',
+      'base-not-weighed',
     ],
   );
   const faults = (text: string) => {

@@ -19,7 +19,7 @@ export type RecipeLine = { at: number; text: string } & (
   /** A base; so much of it where that was said. */
   | { kind: 'base'; amount: { text: string; massG: number } | null; name: string; found: Found }
   /** A dose, or several of one material that go to several places. */
-  | { kind: 'dose'; parts: RecipePart[]; name: string; found: Found }
+  | { kind: 'dose'; parts: RecipePart[]; pourIndex: number; name: string; found: Found }
   | { kind: 'unread'; why: RecipeLineFault }
 );
 

@@ -1,5 +1,5 @@
 import type { Material } from '../../core/materials/material';
-import { newKindSchema } from '../../core/materials/newKind';
+import { newKindSchema } from '../../core/materials/newKindSchema';
 import { z } from '../../core/zod';
 import type { RecipeLine } from './recipe';
 

@@ -1,6 +1,7 @@
 import type { Laid } from '../../core/plan/laid';
-import { type PourSize, writePourSize } from '../../core/plan/pourSize';
+import { writePourSize } from '../../core/plan/pourSize';
 import { listed } from '../../words/en/plural';
+import { laidWords } from '../../words/en/work/laidWords';
 import type { RecipeFault } from './planOfRecipe';
 import type { RecipeLine, RecipeLineFault } from './recipe';
 
@@ -9,7 +10,8 @@ const FAULTS: Record<RecipeLineFault, string> = {
   'parts-differ': 'Its parts are not what the line says in all. Write it anew, or on two lines.',
   'no-place':
     'Where it goes was not understood. Write “stirred in”, “on the floor”, “between the goes”, “on top” or “on the skin”.',
-  'base-not-weighed': 'A base is weighed. Write it as a weight, such as “500 g” or “1 lb”.',
+  'base-not-weighed':
+    'A base is weighed. Write it as a weight from 1 g to 1000 kg, such as “500 g” or “1 lb”.',
   'pour-size': 'No size of a pour. Write it such as “A: 22 mm”, “B: 2 parts” or “C: rest”.',
   setting: 'No setting. There are name, for, mold, pieces, fill, stays in jug and more.',
 };
@@ -24,26 +26,17 @@ export function recipeLineWords(line: RecipeLine): string {
     case 'title':
       return `The plan’s name: ${line.name}`;
     case 'pour':
-      return `A pour${line.size ? `: ${sizeWords(line.size)}` : ''}`;
+      return `A pour${line.size ? `: ${writePourSize(line.size)}` : ''}`;
     case 'base':
       return line.amount ? line.amount.text : 'as much as the molds take';
     case 'dose':
-      return listed(line.parts.map(({ text, laid }) => `${text} ${placeWords(laid)}`));
+      return listed(line.parts.map(({ text, laid }) => `${text} ${placeWords(laid, line.pourIndex)}`));
   }
 }
 
-function sizeWords(size: PourSize): string {
-  return writePourSize(size);
-}
-
-function placeWords(laid: Laid | null): string {
+function placeWords(laid: Laid | null, pourIndex: number): string {
   if (!laid) return 'stirred in';
-  const where = {
-    under: 'on the floor, under its pour',
-    'between-goes': 'between the goes of its pour',
-    'on-liquid': 'on its pour while it is liquid',
-    'on-skin': 'on the skin of its pour',
-  }[laid.where];
+  const where = laidWords(laid.where, pourIndex);
   return laid.pressed ? `${where}, pressed down` : where;
 }
 

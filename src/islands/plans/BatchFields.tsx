@@ -25,7 +25,14 @@ export default function BatchFields({ plan, batch, sheet, lots }: Props) {
   const id = useId();
   const [text, setText] = useState(batch.text);
   const parsed = parseBatch(text, showing.system, lots);
-  useEffect(() => setText(batch.text), [batch.text]);
+  const { massG } = batch;
+  useEffect(() => {
+    // Said anew from elsewhere (undo, a mend) it is shown; what is being typed and says the same stays as it is.
+    setText((before) => {
+      const read = parseBatch(before, showing.system, lots);
+      return read.success && Math.abs(read.data - massG) <= 1e-9 * massG ? before : batch.text;
+    });
+  }, [batch.text, massG, showing.system, lots]);
   const unit = massUnit(showing.system);
 
   function type(typed: string) {

@@ -1,8 +1,8 @@
 import { weighedLines } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { countedIn, countFor } from '../../core/units/counting';
-import { massDecimals } from '../../core/units/showQuantity';
-import { writeFigure } from '../../core/units/writeQuantity';
+import { massUnit, type UnitSystem } from '../../core/units/showQuantity';
+import { writeMass } from '../../core/units/writeQuantity';
 import { showCount } from '../../words/en/units/showCount';
 import { useShowing } from '../shared/showing';
 import { CountsField } from './CountsField';
@@ -13,7 +13,7 @@ import { WettingField } from './WettingField';
 /** What a dose's row opens to: every other way to say it, what it says of its jug, and how it is stirred in. */
 export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
   const { pourIndex, index, name, dispersants, wetIn, counts, laid, actions, onDone } = props;
-  const { locale } = useShowing();
+  const { locale, system } = useShowing();
   const toSay = props.toSay();
   const whole = toSay && wholeCount(toSay, index, locale);
   const ways = toSay ? waysToSay(toSay.dose, toSay.material, toSay.pour, toSay.sheet) : [];
@@ -58,7 +58,7 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
         name={name}
         pourIndex={pourIndex}
         laid={laid}
-        onChange={(next) => actions.onLaid(index, next, next && toSay ? amountFor(toSay) : undefined)}
+        onChange={(next) => actions.onLaid(index, next, next && toSay ? amountFor(toSay, system) : undefined)}
       />
       {counts && laid === null && (
         <CountsField
@@ -81,8 +81,8 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
 }
 
 /** What a dose comes to, as an amount: laid on, a share of the base has no meaning. */
-function amountFor({ dose: { massG } }: ToSay): string {
-  return `${writeFigure(massG, massDecimals(massG, 'metric'))} g`;
+function amountFor({ dose: { massG } }: ToSay, system: UnitSystem): string {
+  return `${writeMass(massG, system)} ${massUnit(system)}`;
 }
 
 /** A count closer than this is told as it was said. */

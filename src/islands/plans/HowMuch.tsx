@@ -11,7 +11,7 @@ import { usePlanPage } from './planContext';
 
 const BatchFields = lazy(() => import('./BatchFields'));
 
-export const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
+const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
 const FILL = { unit: '%', least: 5, most: 100 };
 
 interface Props {
@@ -36,8 +36,12 @@ export function HowMuch({ plan, sheet, lots }: Props) {
     <>
       <Choice label="How much by" value={batch?.by ?? 'pieces'} className="w-22" onChange={say}>
         <option value="pieces">pieces</option>
-        <option value="base">base</option>
-        <option value="jug">jug</option>
+        <option value="base" disabled={!sheet}>
+          base
+        </option>
+        <option value="jug" disabled={!sheet}>
+          jug
+        </option>
       </Choice>
       {batch && (
         <Suspense fallback={<span className="w-24" />}>

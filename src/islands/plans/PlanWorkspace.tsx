@@ -145,6 +145,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
         </div>
         <PourPlanFoot
           sheet={sheet}
+          rules={rules}
           view={view}
           pourIndex={pour}
           open={detail}

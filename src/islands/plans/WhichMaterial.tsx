@@ -1,17 +1,14 @@
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
-import { ADDITIVE_ROLES } from '../../core/materials/additive';
 import { byName, foldedName } from '../../core/materials/byName';
-import { COLORANT_FORMS } from '../../core/materials/colorant';
-import { FRAGRANCE_KINDS } from '../../core/materials/fragrance';
 import {
   type DoseableMaterial,
   isDoseable,
   type Material,
   type NewMaterial,
 } from '../../core/materials/material';
-import { unknownAdditive, unknownColorant, unknownFragrance } from '../../core/materials/unknownMaterial';
+import { NEW_DOSED_KINDS, newOfKind } from '../../core/materials/newKind';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
-import { FORM_NAMES, FRAGRANCE_KIND_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
+import { NEW_KIND_GROUPS, newKindWords } from '../../words/en/materials/newKindWords';
 import { callApi } from '../shared/api';
 import { usePlanPage } from './planContext';
 
@@ -79,11 +76,6 @@ function NewMaterialKinds({ name, onChoose }: Pick<Props, 'name' | 'onChoose'>) 
     shelved(answer.data.item);
     onChoose(answer.data.item);
   }
-  const choice = (said: string, material: NewMaterial) => (
-    <Choice key={said} disabled={busy} onPress={() => void make(material)}>
-      {said}
-    </Choice>
-  );
   return (
     <>
       {same ? (
@@ -103,15 +95,15 @@ function NewMaterialKinds({ name, onChoose }: Pick<Props, 'name' | 'onChoose'>) 
           known until you enter them from its pack.
         </p>
       )}
-      <Choices title="A scent">
-        {FRAGRANCE_KINDS.map((kind) => choice(FRAGRANCE_KIND_NAMES[kind], unknownFragrance(name, kind)))}
-      </Choices>
-      <Choices title="A colour">
-        {COLORANT_FORMS.map((form) => choice(FORM_NAMES[form], unknownColorant(name, form)))}
-      </Choices>
-      <Choices title="An additive">
-        {ADDITIVE_ROLES.map((role) => choice(ROLE_NAMES[role], unknownAdditive(name, role)))}
-      </Choices>
+      {(['fragrance', 'colorant', 'additive'] as const).map((of) => (
+        <Choices key={of} title={NEW_KIND_GROUPS[of]}>
+          {NEW_DOSED_KINDS.filter(({ kind }) => kind === of).map((kind) => (
+            <Choice key={newKindWords(kind)} disabled={busy} onPress={() => void make(newOfKind(kind, name))}>
+              {newKindWords(kind)}
+            </Choice>
+          ))}
+        </Choices>
+      ))}
       {problem && (
         <p role="alert" className="text-error font-semibold">
           {problem}

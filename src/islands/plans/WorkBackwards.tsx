@@ -1,6 +1,6 @@
 import { lazy, memo, type ReactNode, Suspense, useId, useState } from 'react';
 import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
-import { withBatch } from '../../core/plan/howMuch';
+import { LEAST_FILL, withBatch } from '../../core/plan/howMuch';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
@@ -27,7 +27,6 @@ interface Reached {
 }
 
 const MOST_PIECES = 100_000;
-const LEAST_FILL = 0.05;
 
 /** The plan computed backwards: from the base on hand, or from the weight a piece should have. */
 export default memo(function WorkBackwards({ file, sheet, stock }: Props) {

@@ -1,7 +1,7 @@
 import { memo, useRef } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
-import { jugGroups } from '../../core/pours/sharedJug';
 import { beginsAt, later } from '../../core/schedule/clock';
+import { type JugRules, meltsOf } from '../../core/work/loads';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { showClock, showClockDay } from '../../words/en/showClock';
 import { useShowing } from '../shared/showing';
@@ -12,6 +12,7 @@ import type { PourPlanView } from './usePourPlan';
 
 interface Props {
   sheet: Sheet | null;
+  rules: JugRules;
   view: PourPlanView;
   pourIndex: number;
   open: Detail | null;
@@ -22,7 +23,7 @@ interface Props {
 
 /** The foot of the plan: when to melt, pour, wait and unmold. */
 export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
-  const { sheet, view, pourIndex, open, onOpen, onPour, onWait } = props;
+  const { sheet, rules, view, pourIndex, open, onOpen, onPour, onWait } = props;
   const { pourPlan, isCurrent } = view;
   const openCurves = useStable((index: number) => {
     onPour(index);
@@ -65,7 +66,7 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
         <p
           className="quiet flex items-center text-sm"
           role="status"
-          style={{ height: stripPx(jugGroups(sheet.pours).length) }}
+          style={{ height: stripPx(sheet, rules) }}
         >
           Working out when to melt, pour and wait …
         </p>
@@ -91,12 +92,11 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
 
 const STRIP_PX = 86;
 const LANE_PX = 22;
-/** While one skins the next is melted, and the first jug is free again for the one after. */
-const USUAL_JUGS = 2;
 
 /** How high the strip most likely will be: what stands above it should not move when it comes. */
-function stripPx(groups: number): number {
-  return STRIP_PX + LANE_PX * Math.min(groups, USUAL_JUGS);
+function stripPx(sheet: Sheet, rules: JugRules): number {
+  const jugs = new Set(meltsOf(sheet, rules).map(({ jugName }) => jugName));
+  return STRIP_PX + LANE_PX * jugs.size;
 }
 
 function Summary({ sheet, view, begins }: { sheet: Sheet; view: PourPlanView; begins: string | null }) {
