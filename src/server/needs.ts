@@ -30,10 +30,10 @@ export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext)
     const mold = stored && orNull(() => workshop.molds.find(stored.plan.moldId))?.item;
     if (pieceG === null || !mold) continue;
     const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
-    const fills = planView(workshop, stored, context).sheet?.fills;
+    const { sheet: asPlanned } = planView(workshop, stored, context);
     const made = planView(
       workshop,
-      { ...stored, plan: scalePlan(stored.plan, pieces, mold, fills) },
+      { ...stored, plan: scalePlan(stored.plan, pieces, mold, asPlanned) },
       context,
     );
     if (!made.sheet) continue;

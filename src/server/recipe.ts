@@ -59,6 +59,7 @@ function understood(workshop: Workshop, { text, chosen, moldId }: RecipeRequest)
     moldId,
     fillFraction: workshop.rules().fillFraction,
     jugLossFraction: workshop.rules().jugLossFraction,
+    leastMeltG: workshop.rules().leastMeltG,
   };
   return { recipe, fresh, made: planOfRecipe(recipe, { molds, start }) };
 }

@@ -66,13 +66,15 @@ export function firstPlan({ molds, materials, houseRules }: Workshop): Plan | nu
   const mold = molds.all()[0]?.item;
   const base = materials.all().find(({ item }) => item.kind === 'base' && !item.archived)?.item;
   if (!mold || !base) return null;
+  const rules = houseRules.read().item;
   return {
     name: '',
     use: 'body',
     moldId: mold.id,
     pieces: cavitiesOf(mold) * barsPerCavity(mold),
     fillFraction: mold.usualFillFraction,
-    jugLossFraction: houseRules.read().item.jugLossFraction,
+    jugLossFraction: rules.jugLossFraction,
+    leastMeltG: rules.leastMeltG,
     pours: [{ id: 'p1', baseId: base.id, size: { by: 'parts', parts: 1 }, doses: [] }],
     note: '',
   };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
-import { additive } from '../support/planFiles';
+import { additive, colorant } from '../support/planFiles';
 import { doseField, given, ownFile, saved, scent } from './workshop';
 
 test('pours are added, sized in every way, moved and taken out; contradictions are told in millimetres', async ({
@@ -220,6 +220,44 @@ test('petals half stirred in and half on the floor: weighed into a dish, laid be
   await expect(page.getByText(/Press it down lightly/)).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+});
+
+test('an amount for a jug, of which little is poured: the least is melted, and the rest goes into the spare mold', async ({
+  page,
+  request,
+}) => {
+  const ink = colorant({ name: 'Ink', densityGPerMl: 1 });
+  const { id, file } = await given(request, ownFile([[ink, '5 g']], { pieces: 1, leastMeltG: 0 }));
+  const name = file.materials[1]?.name ?? '';
+  await page.goto('/house-rules');
+  await page.getByLabel('What is left over goes into').selectOption({ label: file.mold.name });
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.goto(`/plans/${id}`);
+  const checks = page.getByRole('region', { name: 'Checks' });
+  const totals = page.getByRole('region', { name: 'Totals' });
+  await page.getByRole('button', { name: 'Pour', exact: true }).click();
+  await page.getByRole('tab', { name: /^A/ }).click();
+  await page.getByLabel('Size of A').fill('4 g');
+  await expect(checks).toContainText('No room left for base');
+  await checks.getByRole('button', { name: 'Melt 60.0 g' }).click();
+  const row = page.getByRole('row', { name: new RegExp(name) }).first();
+  await expect(row).toContainText('5.00');
+  // 5 g in 60 g of base.
+  await expect(row).toContainText('8.33 %');
+  await expect(totals).toContainText(
+    new RegExp(`cut 60\\.0 g.*6\\d\\.\\d g left over with its doses: one to 58 % of ${file.mold.name}`),
+  );
+  await page.getByRole('button', { name: 'Room & time' }).click();
+  const least = page.getByLabel('A jug melts at least');
+  await expect(least).toHaveValue('60');
+  await least.fill('-5');
+  await expect(page.getByText(/A jug melts at least.*0.*5000/)).toBeVisible();
+  await least.fill('120');
+  await expect(totals).toContainText('cut 120.0 g');
+  await saved(page);
+  await page.goto('/house-rules');
+  await page.getByLabel('What is left over goes into').selectOption('the scrap jar');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });
 
 async function target(page: Page): Promise<string> {

@@ -249,7 +249,7 @@ test('a dose of a jug that goes on says what is added to it, or what its pour ho
   await page.getByRole('tab', { name: /^A/ }).click();
   // Two grams go into the jug before A, and a part of them stays for B.
   const parts = page.getByRole('list', { name: `Parts of ${scent.name}` });
-  await expect(parts).toContainText('the rest goes on in the jug');
+  await expect(parts).toContainText('the rest stays in the jug');
   await page.getByRole('button', { name: `${scent.name}, other ways to say it` }).click();
   const says = page.getByLabel(`What the dose of ${scent.name} says`);
   await expect(says).toHaveValue('added');
@@ -261,7 +261,7 @@ test('a dose of a jug that goes on says what is added to it, or what its pour ho
   await page.getByRole('button', { name: `${scent.name}, other ways to say it` }).click();
   await expect(says).toHaveValue('content');
   await says.selectOption('added');
-  await expect(parts).toContainText('the rest goes on in the jug');
+  await expect(parts).toContainText('the rest stays in the jug');
   // In ounces no gram is left on the tabs.
   await expect(page.getByRole('tab', { name: /^A/ })).toContainText('48 g');
   await saved(page);

@@ -222,6 +222,8 @@ test('hostile values at every field of every record: a clear answer, never a 500
     'colour',
     'maxByUse',
     'spritz',
+    'leastMeltG',
+    'spareMoldId',
     'match',
     'sweatsAbove',
     'gritCounts',

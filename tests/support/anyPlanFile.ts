@@ -113,8 +113,9 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
       pieces: fc.constantFrom(1, 6, 7, 18),
       hardensH: fc.constantFrom(null, 12),
       batch,
+      leastMeltG: fc.constantFrom(undefined, undefined, 0, 60, 900),
     })
-    .map(({ pours, shape, pieces: count, hardensH, batch: said }) =>
+    .map(({ pours, shape, pieces: count, hardensH, batch: said, leastMeltG }) =>
       planFile(
         pours.map(
           ({ base: its, size, way: own, embeds, dose, laid }): FilePour => ({
@@ -137,6 +138,7 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
           jugLossFraction: 0.03,
           pieces: count,
           ...(said ? { batch: { ...said, text: '' } } : {}),
+          ...(leastMeltG === undefined ? {} : { leastMeltG }),
         },
         mold({ shape }),
         [scrap()],

@@ -32,14 +32,23 @@ export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits:
       ],
     })),
   };
-  const timed = edits.reduce((plan, edit) => {
-    if (edit.kind === 'set-when') return withWhen(plan, edit.pourIndex, edit);
-    return edit.kind === 'set-freezer' ? withFreezer(plan, edit.freezerMin) : plan;
-  }, withIds(changed));
-  const batched = edits.reduce((plan, edit) => {
-    if (edit.kind !== 'set-batch') return plan;
-    return withBatch(plan, plan.batch && edit.gives ? { ...plan.batch, gives: edit.gives } : null);
-  }, timed);
+  const edited = edits.reduce(withSetting, withIds(changed));
   const pieces = edits.find((edit) => edit.kind === 'set-pieces')?.pieces;
-  return pieces === undefined ? batched : scalePlan(batched, pieces, mold);
+  return pieces === undefined ? edited : scalePlan(edited, pieces, mold);
+}
+
+/** The plan with an edit that is about no dose. */
+function withSetting(plan: Plan, edit: PlanEdit): Plan {
+  switch (edit.kind) {
+    case 'set-when':
+      return withWhen(plan, edit.pourIndex, edit);
+    case 'set-freezer':
+      return withFreezer(plan, edit.freezerMin);
+    case 'set-least-melt':
+      return { ...plan, leastMeltG: edit.leastMeltG };
+    case 'set-batch':
+      return withBatch(plan, plan.batch && edit.gives ? { ...plan.batch, gives: edit.gives } : null);
+    default:
+      return plan;
+  }
 }

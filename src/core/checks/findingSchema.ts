@@ -89,7 +89,12 @@ export const findingSchema = z.discriminatedUnion('code', [
     wholeMl: z.number(),
     fillings: z.int(),
   }),
-  found('no-room-for-base', { additionsMl: z.number(), roomMl: z.number() }),
+  found('no-room-for-base', {
+    additionsMl: z.number(),
+    roomMl: z.number(),
+    /** With so much melted there is room, g. */
+    leastMeltG: z.number().nullable().default(null),
+  }),
   found('not-computed', { cause: z.string() }),
   // What is set in.
   found('embed-has-no-size', {}),

@@ -1,8 +1,13 @@
-import type { NoRoomForBase } from '../plan/makeSheet';
+import { makeSheet, type NoRoomForBase } from '../plan/makeSheet';
+import type { PlanFile } from '../plan/plan';
 import type { Found } from './finding';
 
 /** The additions alone fill the molds: there is no sheet, and this stands in its place. */
-export function noRoomForBase({ pourIndex, additionsMl, roomMl }: NoRoomForBase): Found {
+export function noRoomForBase(
+  { pourIndex, additionsMl, roomMl }: NoRoomForBase,
+  file: PlanFile,
+  leastMeltG: number,
+): Found {
   return {
     code: 'no-room-for-base',
     severity: 'stop',
@@ -11,7 +16,14 @@ export function noRoomForBase({ pourIndex, additionsMl, roomMl }: NoRoomForBase)
     about: '',
     additionsMl,
     roomMl,
+    leastMeltG: helps(file, leastMeltG) ? leastMeltG : null,
     assumed: false,
-    fix: null,
+    fix: helps(file, leastMeltG) ? [{ kind: 'set-least-melt', leastMeltG }] : null,
   };
+}
+
+/** True where the doses are for a jug that is well filled, and not for the little that is poured of it. */
+function helps({ plan, ...rest }: PlanFile, leastMeltG: number): boolean {
+  if (leastMeltG <= (plan.leastMeltG ?? 0)) return false;
+  return makeSheet({ ...rest, plan: { ...plan, leastMeltG } }).success;
 }

@@ -30,6 +30,7 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     atC: z.number().nullable().optional(),
   }),
   z.strictObject({ kind: z.literal('set-freezer'), freezerMin: z.number().positive().nullable() }),
+  z.strictObject({ kind: z.literal('set-least-melt'), leastMeltG: z.number() }),
   /** What follows from a batch that is said by weight; null says it as pieces and fill. */
   z.strictObject({ kind: z.literal('set-batch'), gives: z.enum(['pieces', 'fill']).nullable() }),
   /** The whole plan in another number; fixed doses grow along. */

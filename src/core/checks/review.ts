@@ -117,7 +117,8 @@ function reviewed(file: PlanFile, context: CheckContext): { sheet: Sheet | null;
     const made = makeSheet(file);
     if (made.success)
       return { sheet: made.data, found: CHECKS.flatMap((check) => check(made.data, context)) };
-    return { sheet: null, found: [...made.error.sizeFaults.map(sizeFinding), noRoomForBase(made.error)] };
+    const noRoom = noRoomForBase(made.error, file, context.rules.leastMeltG);
+    return { sheet: null, found: [...made.error.sizeFaults.map(sizeFinding), noRoom] };
   } catch (error) {
     // One plan that can't be worked out must not take the others down with it.
     return { sheet: null, found: [notComputed(error)] };

@@ -34,6 +34,8 @@ export const USUAL_HOUSE_CHOICES: HouseChoices = {
   gritFaceMm: 0.3,
   headspaceFraction: 0.25,
   cutStepG: 5,
+  leastMeltG: 60,
+  spareMoldId: null,
   microwaveW: 1000,
 };
 

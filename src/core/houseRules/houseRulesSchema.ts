@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { jugSchema } from './jugSchema';
+import { LEAST_MELT_LIMITS_G } from './leastMelt';
 import { scaleSchema } from './scaleSchema';
 
 /** This workshop's choices where practice differs, its units and its usual figures. */
@@ -27,6 +28,10 @@ export const houseChoicesSchema = z.strictObject({
   headspaceFraction: z.number().min(0).max(0.6),
   /** What base can be cut to, g: a knife is not a scale. */
   cutStepG: z.number().min(0.1).max(500),
+  /** Less base than this does not melt well, g: a new plan melts as much, and what is over is left over. */
+  leastMeltG: z.number().min(LEAST_MELT_LIMITS_G[0]).max(LEAST_MELT_LIMITS_G[1]).default(60),
+  /** What is left over is poured into it; null where it goes into the scrap jar. */
+  spareMoldId: z.string().min(1).max(64).nullable().default(null),
   /** What the microwave is sold as, W. */
   microwaveW: z.number().min(200).max(3000),
 });

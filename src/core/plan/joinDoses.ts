@@ -24,7 +24,7 @@ interface Joined {
 }
 
 /** How it is dosed at the bench. */
-type DosedHow = Pick<RecipeDose, 'counted' | 'byEye'>;
+type DosedHow = Pick<RecipeDose, 'isEach' | 'counted' | 'byEye'>;
 
 /** Doses said by themselves first, then those said in relation, each once what it relates to is known. */
 export function joinDoses(
@@ -46,14 +46,14 @@ export function joinDoses(
     { doseId, doseIndex, material, text, isLaid }: Joined,
     saidAs: SaidAs,
     { amount, exact, assumed }: Measured,
-    { counted, byEye }: DosedHow = { counted: null, byEye: null },
+    dosed: DosedHow = { isEach: false, counted: null, byEye: null },
   ) => {
     if (isLaid && amount.shareOfBase > 0) {
       // It lies beside the base, whatever that weighs.
       unreadable.push({ doseIndex, material, text, why: 'laid-share' });
       return;
     }
-    known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed, counted, byEye };
+    known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed, ...dosed };
   };
 
   for (const dose of joined) {
@@ -91,7 +91,12 @@ export function joinDoses(
       const doses = related.data.map((index) => known[index]);
       if (doses.some((each) => each === undefined)) continue;
       open.delete(dose);
-      settle(dose, 'relation', timesSum(factor, doses as RecipeDose[]));
+      const sources = doses as RecipeDose[];
+      settle(dose, 'relation', timesSum(factor, sources), {
+        isEach: sources.every(({ isEach }) => isEach),
+        counted: null,
+        byEye: null,
+      });
     }
   }
   for (const { doseIndex, material, text } of open) {
@@ -119,12 +124,13 @@ function dosedHow(
   shared: SharedOut,
 ): DosedHow {
   const unit = countUnitOf(begins, text);
+  const isEach = begins.kind === 'perPiece';
   const counted = unit && { unit, gPerOne: weigh(amountOf(AMOUNT_OF[unit], 1), material).massG };
   if (means?.kind === 'range' && means.most.kind !== 'times')
-    return { counted, byEye: { most: measureDose(means.most, material, shared).amount } };
-  if (means?.kind !== 'toTaste') return { counted, byEye: null };
+    return { isEach, counted, byEye: { most: measureDose(means.most, material, shared).amount } };
+  if (means?.kind !== 'toTaste') return { isEach, counted, byEye: null };
   const most = usualMost(material);
-  return { counted, byEye: { most: most ? { shareOfBase: most.value, fixedG: 0 } : null } };
+  return { isEach, counted, byEye: { most: most ? { shareOfBase: most.value, fixedG: 0 } : null } };
 }
 
 const AMOUNT_OF: Record<CountedOut['unit'], Counted['kind']> = {

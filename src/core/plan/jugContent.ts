@@ -1,3 +1,4 @@
+import { type Fillings, meltOfFillings } from '../pours/leastMelt';
 import { jugGroups } from '../pours/sharedJug';
 import type { CarriedLine, RecipeLine, RecipePour } from './recipe';
 import type { Amount } from './recipeDose';
@@ -13,15 +14,27 @@ const SETTLED = 1e-13;
  *
  * The base weights that R sums up follow from the doses again, so the two are brought to agree in turns.
  *
+ * Where more is melted than the pours take, R has that too, up to the last of them.
+ *
  * @param jugVolumesMl what each pour takes up in its jug
  */
-export function jugContents(recipe: readonly RecipePour[], jugVolumesMl: readonly number[]): RecipePour[] {
+export function jugContents(
+  recipe: readonly RecipePour[],
+  jugVolumesMl: readonly number[],
+  fillings: Fillings,
+): RecipePour[] {
   const pours = [...recipe];
   for (const group of jugGroups(recipe)) {
-    if (group.length < 2 || !group.some((index) => recipe[index]?.lines.some(isAdded))) continue;
+    const isOwnJug = group.length < 2 && fillings.leastMeltG === 0;
+    if (isOwnJug || !group.some((index) => recipe[index]?.lines.some(isAdded))) continue;
     let baseG = group.map((index) => baseOf(pours[index], jugVolumesMl[index]));
     for (let turn = 0; turn < MOST_TURNS; turn++) {
-      const left = group.map((_, place) => baseG.slice(place).reduce((sum, each) => sum + each, 0));
+      const ofPoursG = baseG.reduce((sum, each) => sum + each, 0);
+      const overG = meltOfFillings(ofPoursG, fillings) - ofPoursG;
+      const left = group.map((_, place) => ({
+        forPoursG: baseG.slice(place).reduce((sum, each) => sum + each, 0),
+        overG,
+      }));
       group.forEach((index, place) => {
         pours[index] = inJug(recipe, group.slice(0, place + 1), left);
       });
@@ -43,19 +56,25 @@ function baseOf(pour: RecipePour | undefined, volumeMl = 0): number {
   return pour ? Math.max(1e-9, baseMassForVolume(pourSums(pour), volumeMl)) : 1e-9;
 }
 
-/** @param left base in the jug before each of the group's pours */
-function inJug(recipe: readonly RecipePour[], soFar: readonly number[], left: readonly number[]): RecipePour {
+/** Base in a jug: for the pours that are still to come, and what will be left over. */
+interface Left {
+  forPoursG: number;
+  overG: number;
+}
+
+/** @param left in the jug before each of the group's pours */
+function inJug(recipe: readonly RecipePour[], soFar: readonly number[], left: readonly Left[]): RecipePour {
   const own = recipe[soFar.at(-1) ?? 0];
   if (!own) throw new RangeError('a jug without a pour');
   return {
     ...own,
-    lines: own.lines.map((line) => (isAdded(line) ? spreadLine(line, left[soFar.length - 1] ?? 1) : line)),
+    lines: own.lines.map((line) => (isAdded(line) ? spreadLine(line, left[soFar.length - 1]) : line)),
     carried: soFar.slice(0, -1).flatMap((fromPourIndex, place) =>
       (recipe[fromPourIndex]?.lines ?? [])
         .filter((line) => isAdded(line) && !line.leaves)
         .map(
           (line): CarriedLine => ({
-            ...spreadLine(line, left[place] ?? 1),
+            ...spreadLine(line, left[place]),
             fromPourIndex,
           }),
         ),
@@ -63,16 +82,17 @@ function inJug(recipe: readonly RecipePour[], soFar: readonly number[], left: re
   };
 }
 
-function spreadLine(line: RecipeLine, leftG: number): RecipeLine {
-  const { amount, byEye } = line;
+function spreadLine(line: RecipeLine, left: Left = { forPoursG: 1, overG: 0 }): RecipeLine {
+  const { amount, byEye, isEach } = line;
+  const jugG = isEach ? left.forPoursG : left.forPoursG + left.overG;
   return {
     ...line,
-    amount: spread(amount, leftG),
-    byEye: byEye?.most ? { most: spread(byEye.most, leftG) } : byEye,
+    amount: spread(amount, jugG),
+    byEye: byEye?.most ? { most: spread(byEye.most, jugG) } : byEye,
   };
 }
 
 /** What was added to so much base, as a share of it. */
-function spread({ shareOfBase, fixedG }: Amount, leftG: number): Amount {
-  return { shareOfBase: shareOfBase + fixedG / leftG, fixedG: 0 };
+function spread({ shareOfBase, fixedG }: Amount, jugG: number): Amount {
+  return { shareOfBase: shareOfBase + fixedG / jugG, fixedG: 0 };
 }

@@ -1,4 +1,5 @@
 import { barsPerCavity, cavitiesOf, fillsFor, pieceShare } from '../molds/bars';
+import { type Fillings, meltOfFillings } from '../pours/leastMelt';
 import { jugTurns } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
 import type { Batch, BatchFault } from './batch';
@@ -6,7 +7,7 @@ import { standing } from './displaced';
 import { type Filling, fillingOf } from './filling';
 import { jugContents } from './jugContent';
 import { USUAL_MAKING } from './making';
-import { type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
+import { type Plan, type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
 import { type PourRoom, pourVolumes, type SizeFault } from './pourVolumes';
 import { type RecipeLine, type RecipePour, recipeOf } from './recipe';
 import type { Sheet, SheetEmbed, SheetLaid, SheetLine, SheetPour } from './sheet';
@@ -64,7 +65,7 @@ function sheetAt(
     pours.push(pour.data);
   }
   // From a jug of its own a pour takes what it weighs, and that stands there already.
-  if (plan.pours.some(({ way }) => way?.sameJug)) setJugTurns(pours);
+  if (sharesJugs(plan)) setJugTurns(pours, fillingsOf(file, fills));
 
   const sum = (figure: (pour: SheetPour) => number) => pours.reduce((total, pour) => total + figure(pour), 0);
   const baseG = sum((pour) => pour.baseG);
@@ -101,11 +102,21 @@ function sheetAt(
     fillFraction,
     batch: plan.batch ? { ...plan.batch, fault, comesToG: batchG(totals, plan.batch) } : null,
     jugLossFraction: plan.jugLossFraction,
+    leastMeltG: plan.leastMeltG ?? 0,
     making: plan.making ?? USUAL_MAKING,
     pours,
     sizeFaults: faults,
     totals,
   });
+}
+
+/** True where what is in a jug is not just what one pour takes. */
+function sharesJugs({ pours, leastMeltG = 0 }: Plan): boolean {
+  return leastMeltG > 0 || pours.some(({ way }) => way?.sameJug);
+}
+
+function fillingsOf({ plan, mold }: PlanFile, fills: number): Fillings {
+  return { fills, mold, leastMeltG: plan.leastMeltG ?? 0 };
 }
 
 /** Pours that are told by weight take up the room of what their jug holds, which follows from the rooms again. */
@@ -117,7 +128,7 @@ function roomsAndJugs(file: PlanFile, filling: Filling) {
   const told = recipeOf(file, fills);
   let recipe: readonly RecipePour[] = told;
   let found = pourVolumes(plan, mold, recipe, filling);
-  if (plan.pours.some(({ way }) => way?.sameJug)) {
+  if (sharesJugs(plan)) {
     const turns = plan.pours.some(({ size }) => size.by === 'mass' || size.by === 'base')
       ? MOST_ROOM_TURNS
       : 1;
@@ -127,6 +138,7 @@ function roomsAndJugs(file: PlanFile, filling: Filling) {
         found.rooms.map(
           ({ volumeMl, displacedMl }) => ((volumeMl - displacedMl) * fills) / (1 - plan.jugLossFraction),
         ),
+        fillingsOf(file, fills),
       );
       if (turns > 1) found = pourVolumes(plan, mold, recipe, filling);
     }
@@ -134,8 +146,8 @@ function roomsAndJugs(file: PlanFile, filling: Filling) {
   return { recipe, ...found };
 }
 
-function setJugTurns(pours: readonly SheetPour[]) {
-  jugTurns(pours).forEach(({ meltG, addG }, index) => {
+function setJugTurns(pours: readonly SheetPour[], fillings: Fillings) {
+  jugTurns(pours, (baseG) => meltOfFillings(baseG, fillings)).forEach(({ meltG, addG }, index) => {
     const pour = pours[index];
     if (!pour) return;
     pour.meltG = meltG;

@@ -1,3 +1,4 @@
+import { LEAST_MELT_LIMITS_G } from '../houseRules/leastMelt';
 import { blendFaults } from '../materials/blend';
 import { USES } from '../materials/fields';
 import { isDoseable } from '../materials/material';
@@ -84,6 +85,8 @@ export const planSchema = z
     pours: z.array(pourSchema).min(1).max(26),
     /** Left out where the amount is said as pieces and fill. */
     batch: batchSchema.optional(),
+    /** Less base than this is melted as this, g, with fixed doses for all of it; left out where any weight is melted. */
+    leastMeltG: z.number().min(LEAST_MELT_LIMITS_G[0]).max(LEAST_MELT_LIMITS_G[1]).optional(),
     /** Where and when it is made; left out in an ordinary room, at any time. */
     making: makingSchema.optional(),
     /** Findings that were accepted, each with what it said then in few letters; left out where none is. */

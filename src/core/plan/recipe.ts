@@ -123,7 +123,7 @@ function linesOf(dose: RecipeDose, planned: Dose | undefined, materials: Materia
 
 /** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
 function lineOf(
-  { doseId, doseIndex, text, saidAs, amount, exact, assumed, counted, byEye }: RecipeDose,
+  { doseId, doseIndex, text, saidAs, amount, exact, assumed, isEach, counted, byEye }: RecipeDose,
   material: DosedMaterial,
   times: number,
   blend: string | null,
@@ -141,6 +141,7 @@ function lineOf(
     densityGPerMl: stirred.value,
     exact,
     assumed: stirred.assumed ? ['density', ...assumed] : assumed,
+    isEach,
     // The bottles of a blend are weighed one by one, and so is what a powder is wetted in.
     counted: blend === null && !wets ? counted : null,
     byEye: byEye?.most && times !== 1 ? { most: timesAmount(byEye.most, times) } : byEye,

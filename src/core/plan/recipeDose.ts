@@ -34,6 +34,8 @@ export interface RecipeDose {
   /** A weight or a share of weight is exact; a spoon, a volume, a block or a drop is not. */
   exact: boolean;
   assumed: Assumption[];
+  /** Said for each piece: a jug that holds more than the molds take has more of it. */
+  isEach: boolean;
   /** How it is counted out, where it was said so. */
   counted: CountedOut | null;
   /** It begins with the amount and goes by eye, up to `most`; null inside where nobody knows the most. */

@@ -1,5 +1,7 @@
 import { fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
+import { meltOfFillings } from '../pours/leastMelt';
+import { jugGroups } from '../pours/sharedJug';
 import { PARTS_OF_ONE } from '../units/counting';
 import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
 import { scaledText } from '../units/scaledText';
@@ -8,19 +10,20 @@ import { isFixedDose } from './fixedDose';
 import { withBatch } from './howMuch';
 import { type Dose, type Plan, readsOtherwise, retyped } from './plan';
 import type { PourSize } from './pourSize';
+import type { Sheet } from './sheet';
 
 /**
  * The same bar in another number: shares stay as they were typed, fixed doses are written anew in proportion.
  *
  * @param pieces a whole number of at least one
  * @param mold the plan's: doses follow the cavities that are filled
- * @param fills so many are filled now; from the sheet where the plan is said by weight
+ * @param sheet of the plan, for what is said by weight or melted beyond its need
  */
-export function scalePlan(plan: Plan, pieces: number, mold: Mold, fills = fillsFor(plan.pieces, mold)): Plan {
+export function scalePlan(plan: Plan, pieces: number, mold: Mold, sheet: Scaled | null = null): Plan {
   if (!(Number.isInteger(pieces) && pieces >= 1))
     throw new RangeError('pieces must be a whole number from 1');
-  const factor = fillsFor(pieces, mold) / fills;
-  const scaled = scaleFixedDoses(plan, factor);
+  const factor = fillsFor(pieces, mold) / (sheet?.fills ?? fillsFor(plan.pieces, mold));
+  const scaled = scaleFixedDoses(plan, sheet ? meltFactors(sheet, factor) : plan.pours.map(() => factor));
   return {
     ...withBatch(scaled, null),
     pieces,
@@ -33,13 +36,28 @@ function scaledSize(size: PourSize, factor: number): PourSize {
   return size.by === 'base' ? { ...size, baseG: size.baseG * factor } : size;
 }
 
+/** What of a sheet decides how its fixed doses grow. */
+type Scaled = Pick<Sheet, 'pours' | 'fills' | 'mold' | 'leastMeltG'>;
+
+/** By how much what is melted for each pour grows where so many times as many cavities are filled. */
+export function meltFactors(sheet: Scaled, factor: number): number[] {
+  const factors = sheet.pours.map(() => factor);
+  for (const group of jugGroups(sheet.pours)) {
+    const baseG = group.reduce((sum, index) => sum + (sheet.pours[index]?.baseG ?? 0), 0);
+    const nowG = meltOfFillings(baseG, sheet);
+    const thenG = meltOfFillings(baseG * factor, { ...sheet, fills: sheet.fills * factor });
+    for (const index of group) if (nowG > 0) factors[index] = thenG / nowG;
+  }
+  return factors;
+}
+
 /** Multiplies every fixed dose, brought to what can be counted, and leaves the number of pieces alone. */
-export function scaleFixedDoses(plan: Plan, factor: number): Plan {
+export function scaleFixedDoses(plan: Plan, factors: readonly number[]): Plan {
   return {
     ...plan,
-    pours: plan.pours.map((pour) => ({
+    pours: plan.pours.map((pour, index) => ({
       ...pour,
-      doses: pour.doses.map((each) => scaleDose(each, factor)),
+      doses: pour.doses.map((each) => scaleDose(each, factors[index] ?? 1)),
     })),
   };
 }

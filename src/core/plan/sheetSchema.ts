@@ -102,7 +102,7 @@ export const sheetPourSchema = z.strictObject({
   letter: z.string(),
   base: baseSchema,
   baseG: grams,
-  /** Base melted before this pour: for all pours that go on in its jug; nothing where it goes on itself. */
+  /** Base melted before this pour: for all pours that go on in its jug, or the least that is melted; nothing where it goes on itself. */
   meltG: grams,
   baseDensityAssumed: z.boolean(),
   additionsG: grams,
@@ -164,6 +164,8 @@ export const sheetSchema = z.strictObject({
   /** Where the amount was said by weight. */
   batch: sheetBatchSchema.nullable().default(null),
   jugLossFraction: fraction,
+  /** Less base than this is melted as this; 0 where any weight is melted. */
+  leastMeltG: grams.default(0),
   making: makingSchema,
   pours: z.array(sheetPourSchema).min(1),
   sizeFaults: z.array(sizeFaultSchema),

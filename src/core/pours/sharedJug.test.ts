@@ -195,7 +195,7 @@ test('what is cut is what a knife can cut, in the smallest jug that takes it, sp
     needG: 300,
     cutG: 300,
     fillings: 1,
-    melt: { group: [0], melts: 1, cutG: 300, contentMl: 300, contentG: 300 },
+    melt: { group: [0], melts: 1, ofAll: 1, cutG: 300, contentMl: 300, contentG: 300 },
     jugName: 'Small',
     leftOverG: 0,
   });

@@ -45,11 +45,16 @@ export function jugGroups(pours: readonly Pick<JugPour, 'base' | 'way'>[]): numb
  * All of a jug's base is melted at first. Before pour k it still holds R, the base of k and of all that follow, at the
  * strength c of the pour before; to bring a line to its strength, (c_k − c_{k−1}) · R is added. What is poured leaves at
  * the strength that it then has, so the sums over the pours are the sums of the sheet.
+ *
+ * @param meltOf base to melt for pours that take so much
  */
-export function jugTurns(pours: readonly JugPour[]): JugTurn[] {
+export function jugTurns(
+  pours: readonly JugPour[],
+  meltOf: (baseG: number) => number = (baseG) => baseG,
+): JugTurn[] {
   const turns: JugTurn[] = [];
   for (const group of jugGroups(pours)) {
-    let left = group.reduce((sum, index) => sum + (pours[index]?.baseG ?? 0), 0);
+    let left = meltOf(group.reduce((sum, index) => sum + (pours[index]?.baseG ?? 0), 0));
     let before: { keys: Map<string, number>; pour: JugPour } | null = null;
     for (const index of group) {
       const pour = pours[index];

@@ -27,8 +27,10 @@ export function scrapOf(run: RunSoFar): ScrapOfRun {
     const [head = 0] = task.pourIndexes;
     const group = groups.find((each) => each.includes(head)) ?? [];
     const jugG = group.reduce((total, index) => total + (pours[index]?.jugG ?? 0), 0);
-    const share = task.massG / (pours[head]?.meltG ?? task.massG);
-    return sum + Math.max(0, ((task.actualG + toppedUpG) / task.massG - 1) * jugG * share);
+    const baseG = group.reduce((total, index) => total + (pours[index]?.baseG ?? 0), 0);
+    const meltG = pours[head]?.meltG ?? 0;
+    const tookG = meltG > 0 ? (task.massG * baseG) / meltG : baseG;
+    return sum + Math.max(0, ((task.actualG + toppedUpG - tookG) * jugG) / baseG);
   }, 0);
   const slices = slicesOf(mold);
   return {

@@ -1,6 +1,7 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import { cavitiesOf } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
+import { meltOfFilling } from '../pours/leastMelt';
 import { jugGroups } from '../pours/sharedJug';
 
 /** What of the workshop decides how a batch is shared out among jugs. */
@@ -22,6 +23,8 @@ export interface MeltOfFilling {
   melts: number;
   /** Base that is cut for it, up to the cutting step. */
   cutG: number;
+  /** Of all that is melted for its pours, so much is for one melt. */
+  ofAll: number;
   /** What the jug holds once everything is in it; doses follow the base that is really cut. */
   contentMl: number;
   contentG: number;
@@ -32,7 +35,7 @@ const MOST_MELTS = 24;
 
 /** What is melted for a filling of so many cavities, jug by jug: in several melts where the largest jug does not take it. */
 export function meltsOfFilling(
-  sheet: Pick<Sheet, 'pours' | 'fills'>,
+  sheet: Pick<Sheet, 'pours' | 'fills' | 'leastMeltG'>,
   fills: number,
   rules: JugRules,
 ): MeltOfFilling[] {
@@ -40,18 +43,21 @@ export function meltsOfFilling(
   const largestMl = Math.max(...rules.jugs.map(({ holdsMl }) => usableMl(holdsMl, rules)));
   return jugGroups(sheet.pours).map((group) => {
     const own = group.flatMap((index) => sheet.pours[index] ?? []);
-    const needG = (own[0]?.meltG ?? 0) * share;
     const sum = (figure: (pour: (typeof own)[number]) => number) =>
       own.reduce((total, pour) => total + figure(pour), 0) * share;
+    const ofPoursG = sum(({ baseG }) => baseG);
+    const needG = meltOfFilling(ofPoursG, sheet);
+    const allG = own[0]?.meltG ?? 0;
     const inMelts = (melts: number): MeltOfFilling => {
       // Of next to nothing, too, one piece is cut.
       const steps = Math.max(needG > 0 ? 1 : 0, Math.ceil(needG / melts / rules.cutStepG - 1e-9));
       const cutG = steps * rules.cutStepG;
-      const grown = needG > 0 ? cutG / needG : 1 / melts;
+      const grown = needG > 0 ? cutG / ofPoursG : 1 / melts;
       return {
         group,
         melts,
         cutG,
+        ofAll: (allG > 0 ? needG / allG : share) / melts,
         contentMl: sum(({ jugVolumeMl }) => jugVolumeMl) * grown,
         contentG: sum(({ jugG }) => jugG) * grown,
       };
@@ -68,9 +74,9 @@ export interface JugOfMelt {
   /** Letters of the pours it serves. */
   letters: string[];
   baseName: string;
-  /** Base that the sheet asks for, for all fillings. */
+  /** Base that its pours take, for all fillings. */
   needG: number;
-  /** The same, up to what can be cut for each melt. */
+  /** What is melted: at least the least, and up to what can be cut for each melt. */
   cutG: number;
   fillings: number;
   /** One melt of a full filling. */
@@ -85,17 +91,19 @@ export interface JugOfMelt {
  * What to melt, jug by jug: for each filling of the molds the base of all pours that share a jug, up to what can be cut, in
  * the smallest jug that holds it under its headspace. What is cut beyond the need comes with its additions.
  */
-export function meltsOf(sheet: Pick<Sheet, 'pours' | 'fills' | 'mold'>, rules: JugRules): JugOfMelt[] {
+export function meltsOf(
+  sheet: Pick<Sheet, 'pours' | 'fills' | 'mold' | 'leastMeltG'>,
+  rules: JugRules,
+): JugOfMelt[] {
   const { fills, mold, pours } = sheet;
   const cavities = cavitiesOf(mold);
   const full = Math.min(cavities, fills);
   const fillings = Math.ceil(fills / cavities);
   const last = meltsOfFilling(sheet, fills - (fillings - 1) * full, rules);
   return meltsOfFilling(sheet, full, rules).map((melt, place): JugOfMelt => {
-    const [first] = melt.group;
     const own = melt.group.flatMap((index) => pours[index] ?? []);
     const ofLast = last[place] ?? melt;
-    const needG = pours[first ?? 0]?.meltG ?? 0;
+    const needG = own.reduce((sum, { baseG }) => sum + baseG, 0);
     const cutG = (fillings - 1) * melt.melts * melt.cutG + ofLast.melts * ofLast.cutG;
     const jug = rules.jugs
       .toSorted((a, b) => a.holdsMl - b.holdsMl)

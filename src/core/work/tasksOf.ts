@@ -146,7 +146,7 @@ function loadsOfLayer(melts: readonly MeltOfFilling[], pourIndexes: readonly num
 
 /** From the base on the scale to a jug that is ready to pour; nothing where the pour has fewer loads than its layer. */
 function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): Task[] {
-  const { sheet, round, share, melts } = of;
+  const { sheet, round, melts } = of;
   const pour = sheet.pours[pourIndex];
   const melt = melts.find(({ group }) => group.includes(pourIndex));
   if (!pour || !melt || load >= melt.melts) return [];
@@ -170,7 +170,7 @@ function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): 
           pourIndexes: [...melt.group],
           id: baseId,
           kind: 'weigh-base',
-          massG: (pour.meltG * share) / melt.melts,
+          massG: pour.meltG * melt.ofAll,
           cutG: melt.cutG,
           needs: [],
         },
@@ -185,7 +185,7 @@ function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): 
       ]
     : [];
   const doses = additionsBefore(pour.lines).map((addition) =>
-    doseTask(addition, pour, { ...common, id: id(addition.id) }, share / melt.melts, {
+    doseTask(addition, pour, { ...common, id: id(addition.id) }, melt.ofAll, {
       baseId,
       jugReady,
       id,

@@ -11,7 +11,7 @@ interface PourMore extends Partial<Pick<Pour, 'way' | 'when' | 'embeds'>> {
 }
 
 /** What of a plan its lines and the plain settings do not say. */
-export interface More extends Partial<Pick<Plan, 'note' | 'making' | 'seen' | 'batch'>> {
+export interface More extends Partial<Pick<Plan, 'note' | 'making' | 'seen' | 'batch' | 'leastMeltG'>> {
   /** By the place of the pour. */
   pours?: Record<string, PourMore>;
 }

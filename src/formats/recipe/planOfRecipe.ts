@@ -24,7 +24,7 @@ export type RecipeFault =
 /** What a recipe leaves open. */
 export interface RecipeContext {
   molds: readonly Mold[];
-  start: Pick<Plan, 'name' | 'use' | 'moldId' | 'fillFraction' | 'jugLossFraction'>;
+  start: Pick<Plan, 'name' | 'use' | 'moldId' | 'fillFraction' | 'jugLossFraction' | 'leastMeltG'>;
 }
 
 /** The plan that a recipe says; the first weight of base is how much of it is made. */
@@ -48,6 +48,7 @@ export function planOfRecipe(
     pieces: settings.pieces ?? cavitiesOf(mold) * barsPerCavity(mold),
     fillFraction: settings.fill ?? mold.usualFillFraction ?? start.fillFraction,
     jugLossFraction: settings.staysInJug ?? start.jugLossFraction,
+    ...leastMelt(settings, start),
     note: '',
     pours: pours.map(({ amount, size, baseId, doses }): DraftPour => {
       const ofBase: PourSize | null = amount && !isAlone ? { by: 'base', baseG: amount.massG } : null;
@@ -66,6 +67,14 @@ export function planOfRecipe(
   const whole = withMore({ ...plan, ...(settings.for ? { use: settings.for } : {}) }, settings.more);
   const checked = planSchema.safeParse(whole);
   return checked.success ? ok(checked.data) : fail([{ code: 'settings' }]);
+}
+
+/** Bare lines are a new plan's; a block of settings says what it means. */
+function leastMelt(
+  settings: Recipe['settings'],
+  { leastMeltG }: RecipeContext['start'],
+): Pick<Plan, 'leastMeltG'> {
+  return leastMeltG === undefined || Object.keys(settings).length > 0 ? {} : { leastMeltG };
 }
 
 /** A size to the digits that it is written with, so that it comes back as itself. */

@@ -36,6 +36,7 @@ export function writeRecipe(plan: Plan, mold: Mold, shelf: readonly Material[]):
   if (plan.note !== '') more.note = plan.note;
   if (plan.making) more.making = plan.making;
   if (plan.seen) more.seen = plan.seen;
+  if (plan.leastMeltG !== undefined) more.leastMeltG = plan.leastMeltG;
   const settings = [
     `name: ${plan.name}`,
     `for: ${plan.use}`,

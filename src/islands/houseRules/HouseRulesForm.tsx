@@ -11,11 +11,14 @@ import { CurrencyField } from './CurrencyField';
 import { FIGURES } from './figures';
 import { Jugs } from './Jugs';
 import { Scales } from './Scales';
+import { SpareMold } from './SpareMold';
 
 interface Props {
   start: StoredItem<HouseChoices>;
   jugs: StoredItem<Jug>[];
   scales: StoredItem<Scale>[];
+  /** The mold book. */
+  molds: { id: string; name: string }[];
 }
 
 const STATE_WORDS = {
@@ -27,7 +30,7 @@ const STATE_WORDS = {
 };
 
 /** Every choice of the workshop with its reason, saved at each change; below them what it works with. */
-function HouseRulesForm({ start, jugs, scales }: Props) {
+function HouseRulesForm({ start, jugs, scales, molds }: Props) {
   const [choices, setChoices] = useState(start.item);
   const { queue, state } = useSaveQueue<HouseChoices, StoredItem<HouseChoices>>(start, (item, revision) =>
     callApi('PUT', '/api/house-rules', { item, revision }),
@@ -74,6 +77,11 @@ function HouseRulesForm({ start, jugs, scales }: Props) {
                 onChange={(value) => change({ [key]: Number((value * perOne).toPrecision(12)) })}
               />
             ))}
+            <SpareMold
+              moldId={choices.spareMoldId}
+              molds={molds}
+              onChange={(spareMoldId) => change({ spareMoldId })}
+            />
             <CurrencyField value={choices.currency} onChange={(currency) => change({ currency })} />
           </div>
         </section>

@@ -7,6 +7,7 @@ interface FigureSpec {
     | 'fillFraction'
     | 'headspaceFraction'
     | 'cutStepG'
+    | 'leastMeltG'
     | 'microwaveW'
     | 'readingErrorMost'
     | 'gritBodyMm'
@@ -41,6 +42,12 @@ export const FIGURES: FigureSpec[] = [
     label: 'What base can be cut to',
     perOne: 1,
     rule: { unit: 'g', least: 0.1, most: 500 },
+  },
+  {
+    key: 'leastMeltG',
+    label: 'Least that melts well, of a new plan',
+    perOne: 1,
+    rule: { unit: 'g', least: 0, most: 5000 },
   },
   {
     key: 'microwaveW',

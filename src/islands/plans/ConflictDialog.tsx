@@ -106,6 +106,7 @@ const FIELD_NAMES: Record<string, string> = {
   batch: 'How much',
   fillFraction: 'Fill',
   jugLossFraction: 'Stays in jug',
+  leastMeltG: 'Melts at least',
   note: 'Note',
   baseId: 'base',
   size: 'size',

@@ -38,7 +38,7 @@ export function DosesColumn({ view, detail, start, onClose, ...grid }: Props) {
       ) : (
         <>
           <DoseGrid {...grid} />
-          <FixedDosesHint plan={plan} start={start} />
+          <FixedDosesHint plan={plan} sheet={sheet} start={start} />
         </>
       )}
     </section>

@@ -2,17 +2,19 @@ import { lazy, Suspense, useState } from 'react';
 import { isFixedDose } from '../../core/plan/fixedDose';
 import { howMuch } from '../../core/plan/howMuch';
 import type { Plan } from '../../core/plan/plan';
+import type { Sheet } from '../../core/plan/sheet';
 
 const FixedDosesQuestion = lazy(() => import('./FixedDosesQuestion'));
 
 interface Props {
   plan: Plan;
+  sheet: Sheet | null;
   /** The plan that the fixed doses were typed for. */
   start: Plan;
 }
 
 /** A dose of `6 g` stays 6 g when the pieces change, or the weight: said aloud, with the way to scale it. */
-export function FixedDosesHint({ plan, start }: Props) {
+export function FixedDosesHint({ plan, sheet, start }: Props) {
   const fixed = plan.pours.flatMap((pour) => pour.doses.filter(isFixedDose));
   const names = fixed.map(({ text }) => text).join(', ');
   const now = howMuch(plan);
@@ -25,6 +27,7 @@ export function FixedDosesHint({ plan, start }: Props) {
     <Suspense>
       <FixedDosesQuestion
         plan={plan}
+        sheet={sheet}
         names={names}
         many={fixed.length > 1}
         typedFor={typedFor}

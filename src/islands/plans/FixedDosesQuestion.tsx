@@ -1,6 +1,7 @@
 import { type HowMuch, howMuch } from '../../core/plan/howMuch';
 import type { Plan } from '../../core/plan/plan';
-import { scaleFixedDoses } from '../../core/plan/scalePlan';
+import { meltFactors, scaleFixedDoses } from '../../core/plan/scalePlan';
+import type { Sheet } from '../../core/plan/sheet';
 import { showMass } from '../../core/units/showQuantity';
 import { counted } from '../../words/en/plural';
 import { useShowing } from '../shared/showing';
@@ -8,6 +9,8 @@ import { usePlanPage } from './planContext';
 
 interface Props {
   plan: Plan;
+  /** Of the plan as it is now. */
+  sheet: Sheet | null;
   /** The doses as they were typed. */
   names: string;
   many: boolean;
@@ -16,10 +19,12 @@ interface Props {
 }
 
 /** Whether fixed doses stay as they are, now that more is made, or less. */
-export default function FixedDosesQuestion({ plan, names, many, typedFor, onKeep }: Props) {
+export default function FixedDosesQuestion({ plan, sheet, names, many, typedFor, onKeep }: Props) {
   const { edit } = usePlanPage();
   const showing = useShowing();
   const now = howMuch(plan);
+  const backFactor = typedFor.size / now.size;
+  const back = sheet ? meltFactors(sheet, backFactor) : plan.pours.map(() => backFactor);
   const said = ({ by, size }: HowMuch) =>
     by === 'pieces' ? counted(size, 'piece', 'pieces') : showMass(size, showing);
   return (
@@ -30,7 +35,15 @@ export default function FixedDosesQuestion({ plan, names, many, typedFor, onKeep
       <button
         type="button"
         className="btn btn-sm btn-primary min-h-11"
-        onClick={() => edit(scaleFixedDoses(plan, now.size / typedFor.size), `scale fixed ${Date.now()}`)}
+        onClick={() =>
+          edit(
+            scaleFixedDoses(
+              plan,
+              back.map((factor) => 1 / factor),
+            ),
+            `scale fixed ${Date.now()}`,
+          )
+        }
       >
         Scale to {now.by === 'pieces' ? now.size : said(now)}
       </button>

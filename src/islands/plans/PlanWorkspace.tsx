@@ -81,9 +81,10 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const view = usePourPlan(sheet, rules, typing !== null);
   const findings = useFindings(shown.findings, sheet, view, rules);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
+  const spareMold = molds.find(({ id }) => id === rules.spareMoldId) ?? null;
   const page = useMemo(
-    () => ({ rules, materials, shelved, molded, edit, editShown, taught }),
-    [rules, materials, shelved, molded, edit, editShown, taught],
+    () => ({ rules, spareMold, materials, shelved, molded, edit, editShown, taught }),
+    [rules, spareMold, materials, shelved, molded, edit, editShown, taught],
   );
 
   const wait = useStable((index: number, afterMin: number | null) =>

@@ -79,7 +79,7 @@ function told(
   const inPour = {
     name: `in ${pour.letter}`,
     mass: `${showMassFigure(sums.massG, showing)} ${massUnit(showing.system)}`,
-    how: 'the rest goes on in the jug',
+    how: 'the rest stays in the jug',
   };
   return {
     figures: {

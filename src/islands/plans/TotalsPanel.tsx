@@ -12,6 +12,8 @@ import { meltsWords } from '../../words/en/work/meltsWords';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
+const LeftOver = lazy(() => import('./LeftOver'));
+
 const EvenlyInstead = lazy(() => import('./EvenlyInstead'));
 
 interface Props {
@@ -115,6 +117,7 @@ export function TotalsPanel({ file, sheet }: Props) {
 /** The base of one jug, what is cut for it, and what of that is left over. */
 function Melt({ melt, isOnly }: { melt: JugOfMelt; isOnly: boolean }) {
   const showing = useShowing();
+  const { spareMold } = usePlanPage();
   const { letters, baseName, needG, cutG, jugName, leftOverG } = melt;
   const details = [
     `cut ${showMass(cutG, showing)}`,
@@ -131,9 +134,18 @@ function Melt({ melt, isOnly }: { melt: JugOfMelt; isOnly: boolean }) {
         </span>
         <span
           className="quiet block text-xs leading-tight"
-          title={leftOverG > 0.05 ? 'What is left over goes into a spare mold or the scrap jar' : undefined}
+          title={
+            leftOverG > 0.05 && !spareMold
+              ? 'What is left over goes into the scrap jar, or a spare mold of the house rules'
+              : undefined
+          }
         >
           {details.join(', ')}
+          {spareMold && leftOverG > 0.05 && (
+            <Suspense>
+              <LeftOver melt={melt} mold={spareMold} />
+            </Suspense>
+          )}
         </span>
       </dt>
       <dd className="text-right">{showMass(needG, showing)}</dd>

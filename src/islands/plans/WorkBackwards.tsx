@@ -72,7 +72,7 @@ function FromShelf({ file: { plan, mold }, sheet, stock }: Props) {
         className="btn btn-secondary min-h-11"
         aria-label="Use this: as many pieces as the shelf makes"
         disabled={!can || pieces === sheet.pieces}
-        onClick={() => editShown(scalePlan(plan, pieces, mold, sheet.fills), `from shelf ${Date.now()}`)}
+        onClick={() => editShown(scalePlan(plan, pieces, mold, sheet), `from shelf ${Date.now()}`)}
       >
         Use this
       </button>
@@ -87,7 +87,7 @@ function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Reache
   if (pieces > MOST_PIECES) return { says: 'more pieces than one plan takes', plan: null };
   return {
     says: `makes ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
-    plan: scalePlan(plan, pieces, mold, sheet.fills),
+    plan: scalePlan(plan, pieces, mold, sheet),
   };
 }
 

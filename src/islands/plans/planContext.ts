@@ -8,6 +8,8 @@ import type { TaughtAnswer } from '../pourPlan/teach/useTeacher';
 /** What everything on a plan's page shares, the same from one key to the next. */
 export interface PlanPage {
   rules: HouseRules;
+  /** What is left over goes into it; null for the scrap jar. */
+  spareMold: Mold | null;
   /** The shelf. */
   materials: Material[];
   /** A material was put on the shelf here. */

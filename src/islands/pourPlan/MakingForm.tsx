@@ -1,5 +1,6 @@
 import { dewPointC } from '../../core/heat/air';
 import type { HouseRules } from '../../core/houseRules/houseRules';
+import { LEAST_MELT_LIMITS_G } from '../../core/houseRules/leastMelt';
 import { isZone, type Making, USUAL_MAKING } from '../../core/plan/making';
 import { localMoment } from '../../core/plan/makingSchema';
 import { withFreezer, withMaking } from '../../core/plan/setMaking';
@@ -33,7 +34,38 @@ export function MakingForm({ file: { plan } }: Props) {
         freezerMin={making.freezerMin}
         onChange={(minutes, about) => editShown(withFreezer(plan, minutes), about)}
       />
+      <LeastMeltField
+        leastMeltG={plan.leastMeltG ?? 0}
+        onChange={(leastMeltG) => editShown({ ...plan, leastMeltG }, 'least melt')}
+      />
     </div>
+  );
+}
+
+const LEAST_MELT = { unit: 'g', least: LEAST_MELT_LIMITS_G[0], most: LEAST_MELT_LIMITS_G[1] };
+
+function LeastMeltField({
+  leastMeltG,
+  onChange,
+}: {
+  leastMeltG: number;
+  onChange(leastMeltG: number): void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-semibold">The least that is melted</legend>
+      <FigureField
+        label="A jug melts at least"
+        className="w-40"
+        value={leastMeltG}
+        rule={LEAST_MELT}
+        onChange={onChange}
+      />
+      <p className="quiet mt-1 text-xs">
+        A pour that takes less is poured from a jug of this much base, and the rest is left over. Doses that
+        are amounts are for the whole jug.
+      </p>
+    </fieldset>
   );
 }
 

@@ -1,7 +1,8 @@
 import { memo, useRef } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
+import { jugGroups } from '../../core/pours/sharedJug';
 import { beginsAt, later } from '../../core/schedule/clock';
-import { type JugRules, meltsOf } from '../../core/work/loads';
+import type { JugRules } from '../../core/work/loads';
 import { lengthWords, rangeWords } from '../../words/en/lengthWords';
 import { showClock, showClockDay } from '../../words/en/showClock';
 import { useShowing } from '../shared/showing';
@@ -74,7 +75,7 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
       {sheet &&
         pourPlan &&
         pourPlan.layers.flatMap(({ pourIndexes }) => pourIndexes).length === sheet.pours.length && (
-          <div className={isCurrent ? '' : 'opacity-60'}>
+          <div className={isCurrent ? '' : 'opacity-60'} style={{ minHeight: stripPx(sheet, rules) }}>
             <TimeStrip
               sheet={view.ofSheet ?? sheet}
               pourPlan={pourPlan}
@@ -93,10 +94,9 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
 const STRIP_PX = 86;
 const LANE_PX = 22;
 
-/** How high the strip most likely will be: what stands above it should not move when it comes. */
-function stripPx(sheet: Sheet, rules: JugRules): number {
-  const jugs = new Set(meltsOf(sheet, rules).map(({ jugName }) => jugName));
-  return STRIP_PX + LANE_PX * jugs.size;
+/** Room for the strip with a jug of its own for each melt: what stands above it does not move when it comes. */
+function stripPx({ pours }: Sheet, { jugs }: JugRules): number {
+  return STRIP_PX + LANE_PX * Math.max(1, Math.min(jugGroups(pours).length, jugs.length));
 }
 
 function Summary({ sheet, view, begins }: { sheet: Sheet; view: PourPlanView; begins: string | null }) {
