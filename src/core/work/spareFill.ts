@@ -5,11 +5,13 @@ import type { JugOfMelt } from './loads';
 export interface SpareFill {
   /** Cavities to their usual fill. */
   whole: number;
-  /** And one more to this share of it; nothing of less than a crumb. */
+  /** And one more to this share of it; 0 where that would be no piece. */
   part: number;
 }
 
 const CRUMB = 0.01;
+/** Less of a cavity is for the scrap jar. Our own assumption. */
+const LEAST_PIECE = 0.5;
 
 /** How far what a jug leaves over fills the cavities of a spare mold. */
 export function spareFill(
@@ -20,5 +22,5 @@ export function spareFill(
   const fills = leftOverMl / (capacityMl * usualFillFraction);
   const whole = Math.floor(fills + CRUMB);
   const part = fills - whole;
-  return { whole, part: part > CRUMB ? part : 0 };
+  return { whole, part: part >= LEAST_PIECE ? part : 0 };
 }

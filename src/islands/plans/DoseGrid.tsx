@@ -1,18 +1,22 @@
-import { useMemo, useRef } from 'react';
-import type { Finding, Severity } from '../../core/checks/finding';
+import { lazy, Suspense, useMemo, useRef } from 'react';
+import type { Finding } from '../../core/checks/finding';
 import { type Plan, type PlanFile, type Pour, pourLetter } from '../../core/plan/plan';
 import type { Sheet, SheetPour } from '../../core/plan/sheet';
 import { massUnit, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
 import { AddDose } from './AddDose';
 import { BaseRow } from './BaseRow';
+import { doseSeverity } from './doseSeverity';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
 import { usePlanPage } from './planContext';
 import type { Typing } from './planHistory';
 import { HowItIsPoured } from './pour/HowItIsPoured';
 import { SheetDoseRow } from './SheetDoseRow';
+import { useAllPours } from './useAllPours';
 import { useDoseEdits } from './useDoseEdits';
+
+const AllPours = lazy(() => import('./grid/AllPours'));
 
 interface Props {
   file: PlanFile;
@@ -29,22 +33,44 @@ interface Props {
 
 /** A row a material: what was typed, and what it comes to. */
 export function DoseGrid(props: Props) {
-  const { file, plan, pourIndex, sheet, settled, onPour } = props;
+  const { plan, pourIndex, onPour } = props;
   const { edit } = usePlanPage();
   const showing = useShowing();
+  const [isAll, setAll] = useAllPours(plan.pours.length);
   const pour = plan.pours[pourIndex];
   if (!pour) return null;
+  const open = (index: number | null) => {
+    setAll(index === null);
+    if (index !== null) onPour(index);
+  };
   return (
     <>
       <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="doses-title" className="font-semibold">
           Doses
         </h2>
-        <PourTabs plan={plan} system={showing.system} pourIndex={pourIndex} onPour={onPour} />
+        <PourTabs plan={plan} system={showing.system} pourIndex={isAll ? null : pourIndex} onPour={open} />
         {plan.pours.length === 1 && (
           <p className="quiet text-xs">As you say it: 2 %, 6 g, ½ tsp/lb, 6 drops/piece, = fragrance</p>
         )}
       </div>
+      {isAll ? (
+        <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
+          <AllPours {...props} />
+        </Suspense>
+      ) : (
+        <OnePour {...props} pour={pour} />
+      )}
+      <PlanNote note={plan.note} onChange={(note) => edit({ ...plan, note }, 'note')} />
+    </>
+  );
+}
+
+/** A pour's size, how it is poured, and its doses. */
+function OnePour(props: Props & { pour: Pour }) {
+  const { file, plan, pourIndex, sheet, settled, onPour } = props;
+  return (
+    <>
       {plan.pours.length > 1 && (
         <PourSizeRow
           key={pourIndex}
@@ -56,8 +82,7 @@ export function DoseGrid(props: Props) {
         />
       )}
       <HowItIsPoured file={file} pourIndex={pourIndex} sheet={settled} />
-      <DoseTable {...props} pour={pour} />
-      <PlanNote note={plan.note} onChange={(note) => edit({ ...plan, note }, 'note')} />
+      <DoseTable {...props} />
     </>
   );
 }
@@ -109,7 +134,7 @@ function DoseTable({
                 wetIn={each.wetIn}
                 laid={each.laid}
                 counts={goesOn ? (each.counts ?? 'added') : null}
-                severity={worst(findings, pourIndex, index)}
+                severity={doseSeverity(findings, pourIndex, index)}
                 sheet={sheetOfRow(index)}
                 byId={byId}
                 dispersants={dispersants}
@@ -166,13 +191,6 @@ function CarriedRow({ line }: { line: SheetPour['carried'][number] }) {
       <td className="text-right">{showPercent(line.ofProduct, showing.locale)}</td>
       <td />
     </tr>
-  );
-}
-
-function worst(findings: Finding[], pourIndex: number, doseIndex: number): Severity | null {
-  return (
-    findings.find((finding) => finding.pourIndex === pourIndex && finding.doseIndexes.includes(doseIndex))
-      ?.severity ?? null
   );
 }
 

@@ -1,8 +1,8 @@
 import { ChevronRight, X } from 'lucide-react';
 import { lazy, memo, Suspense, useId, useState } from 'react';
-import type { Severity } from '../../core/checks/finding';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import type { DoseRowProps } from './doseRowProps';
+import { SEVERITY_BORDER } from './doseSeverity';
 
 const DoseDetails = lazy(() => import('./DoseDetails'));
 const DoseFault = lazy(() => import('./DoseFault'));
@@ -17,12 +17,6 @@ function showsTheSame(before: DoseRowProps, after: DoseRowProps): boolean {
     shown(before) === shown(after)
   );
 }
-
-const BORDER: Record<Severity, string> = {
-  stop: 'border-error border-2',
-  caution: 'border-warning border-2',
-  note: '',
-};
 
 /** One dose: as typed, what it comes to, and on demand every other way to say it. */
 export const DoseRow = memo(function DoseRow(props: DoseRowProps) {
@@ -45,7 +39,7 @@ export const DoseRow = memo(function DoseRow(props: DoseRowProps) {
             name={name}
             index={index}
             text={text}
-            border={severity ? BORDER[severity] : ''}
+            border={severity ? SEVERITY_BORDER[severity] : ''}
             faultId={parsed.success ? undefined : id}
             actions={actions}
           />

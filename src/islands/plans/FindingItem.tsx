@@ -43,7 +43,7 @@ export default memo(
           {finding.fix && (
             <button
               type="button"
-              className="btn btn-sm btn-outline btn-primary mt-1 h-auto min-h-11 text-left whitespace-normal"
+              className="btn btn-sm btn-outline btn-primary mt-1 h-auto min-h-11 max-w-full text-left whitespace-normal"
               onClick={() => onFix(finding)}
             >
               {fixLabel}

@@ -1,25 +1,19 @@
 import { freshId } from '../../core/plan/ids';
-import { type Plan, type Pour, pourLetter } from '../../core/plan/plan';
-import { writePourSize } from '../../core/plan/pourSize';
-import { massUnit, type UnitSystem } from '../../core/units/showQuantity';
-import { writeMass } from '../../core/units/writeQuantity';
+import { type Plan, pourLetter } from '../../core/plan/plan';
+import type { UnitSystem } from '../../core/units/showQuantity';
 import { usePlanPage } from './planContext';
+import { pourSizeInShort } from './pourSizeInShort';
 
 interface Props {
   plan: Plan;
   system: UnitSystem;
-  pourIndex: number;
-  onPour(pourIndex: number): void;
+  /** null while all are shown. */
+  pourIndex: number | null;
+  /** null for all of them. */
+  onPour(pourIndex: number | null): void;
 }
 
 const MOST_POURS = 26;
-
-function sizeInShort({ size, way }: Pour, index: number, system: UnitSystem): string {
-  if (index > 0 && way?.besideShare !== undefined) return `beside ${pourLetter(index - 1)}`;
-  const mass = (massG: number) => `${writeMass(massG, system)} ${massUnit(system)}`;
-  if (size.by === 'mass') return mass(size.massG);
-  return size.by === 'base' ? `${mass(size.baseG)} base` : writePourSize(size, system);
-}
 
 /** The pours in the order they are poured, and one more on top. */
 export function PourTabs({ plan, system, pourIndex, onPour }: Props) {
@@ -44,6 +38,15 @@ export function PourTabs({ plan, system, pourIndex, onPour }: Props) {
     <>
       {pours.length > 1 && (
         <div role="tablist" className="flex flex-wrap gap-1" aria-label="Pour">
+          <button
+            type="button"
+            role="tab"
+            aria-selected={pourIndex === null}
+            className={`btn btn-sm min-h-11 max-lg:hidden ${pourIndex === null ? 'btn-primary' : 'btn-secondary'}`}
+            onClick={() => onPour(null)}
+          >
+            All
+          </button>
           {pours.map((each, index) => (
             <button
               key={each.id}
@@ -53,7 +56,7 @@ export function PourTabs({ plan, system, pourIndex, onPour }: Props) {
               className={`btn btn-sm min-h-11 min-w-11 ${index === pourIndex ? 'btn-primary' : 'btn-secondary'}`}
               onClick={() => onPour(index)}
             >
-              {pourLetter(index)} · {sizeInShort(each, index, system)}
+              {pourLetter(index)} · {pourSizeInShort(each, index, system)}
             </button>
           ))}
         </div>
