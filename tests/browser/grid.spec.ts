@@ -22,7 +22,7 @@ test('all pours as one grid: by keys like a sheet of figures, filled to the righ
   const add = page.getByRole('button', { name: 'Pour', exact: true });
   await add.click();
   await add.click();
-  await page.getByRole('tab', { name: 'All' }).click();
+  await page.getByRole('tab', { name: 'Side by side' }).click();
 
   // A fragrance is typed once for three layers, a colour grows from one to the next.
   await cell(inScent, 'A').click();
@@ -70,7 +70,7 @@ test('all pours as one grid: by keys like a sheet of figures, filled to the righ
   await page.getByRole('tab', { name: /^B/ }).click();
   await page.getByText('How it is poured, what is set in').click();
   await page.getByLabel('Goes on in the jug of A').check();
-  await page.getByRole('tab', { name: 'All' }).click();
+  await page.getByRole('tab', { name: 'Side by side' }).click();
   await expect(page.getByText('one jug')).toBeVisible();
   await expect(page.getByRole('row', { name: new RegExp(inScent?.name ?? '') })).toContainText('in the jug');
   await cell(inScent, 'A').click();

@@ -79,7 +79,7 @@ test('pours are added, sized in every way, moved and taken out; contradictions a
   await page.getByRole('button', { name: 'Undo' }).click();
   await tab('C').click();
   await page.getByRole('button', { name: 'Take out pour C' }).click();
-  await expect(page.getByRole('tab')).toHaveCount(2);
+  await expect(page.getByRole('tab', { name: / · / })).toHaveCount(2);
   await checks.getByText(/notes? on the plan/).click();
   await expect(checks.getByText(/less than the fill/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

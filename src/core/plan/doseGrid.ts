@@ -1,5 +1,5 @@
 import { jugGroups } from '../pours/sharedJug';
-import { freshId } from './ids';
+import { freshId } from './freshId';
 import { type Dose, dose, type Plan, type Pour, retyped, type Wetting } from './plan';
 
 /** A material of a plan read across its pours. */

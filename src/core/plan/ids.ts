@@ -1,9 +1,6 @@
 import type { Embed } from './embed';
+import { ID_PREFIXES, type IdKind, idsOf } from './freshId';
 import type { Dose, Draft, Plan, Pour } from './plan';
-
-/** What ids begin with: a pour, a dose, what is set in. */
-const PREFIXES = { pour: 'p', dose: 'd', embed: 'e' } as const;
-type Kind = keyof typeof PREFIXES;
 
 /** A pour whose own id, and those of what is in it, may be missing. */
 export type DraftPour = Draft<Omit<Pour, 'doses' | 'embeds'>> & {
@@ -14,23 +11,13 @@ export type DraftPour = Draft<Omit<Pour, 'doses' | 'embeds'>> & {
 export type DraftEmbed = Embed extends infer Each ? (Each extends Embed ? Omit<Each, 'id'> : never) : never;
 export type DraftPlan = Omit<Plan, 'pours'> & { pours: DraftPour[] };
 
-/** An id that nothing in these pours has: one more than the highest of its kind. */
-export function freshId(pours: readonly DraftPour[], kind: Kind): string {
-  const prefix = PREFIXES[kind];
-  const highest = idsOf(pours).reduce((most, id) => {
-    const [, number] = new RegExp(`^${prefix}(\\d{1,9})$`).exec(id) ?? [];
-    return Math.max(most, Number(number ?? 0));
-  }, 0);
-  return `${prefix}${highest + 1}`;
-}
-
 /** The plan with an id for everything that has none; what has one keeps it. */
 export function withIds(plan: DraftPlan): Plan {
   const taken = new Set(idsOf(plan.pours));
-  const counts: Record<Kind, number> = { pour: 0, dose: 0, embed: 0 };
-  const next = (kind: Kind) => {
+  const counts: Record<IdKind, number> = { pour: 0, dose: 0, embed: 0 };
+  const next = (kind: IdKind) => {
     let id: string;
-    do id = `${PREFIXES[kind]}${++counts[kind]}`;
+    do id = `${ID_PREFIXES[kind]}${++counts[kind]}`;
     while (taken.has(id));
     return id;
   };
@@ -45,11 +32,4 @@ export function withIds(plan: DraftPlan): Plan {
       }),
     ),
   };
-}
-
-function idsOf(pours: readonly DraftPour[]): string[] {
-  return pours.flatMap(({ id, doses, embeds = [] }) => [
-    ...(id === undefined ? [] : [id]),
-    ...[...doses, ...embeds].flatMap((each) => each.id ?? []),
-  ]);
 }

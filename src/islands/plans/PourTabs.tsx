@@ -1,4 +1,4 @@
-import { freshId } from '../../core/plan/ids';
+import { freshId } from '../../core/plan/freshId';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import type { UnitSystem } from '../../core/units/showQuantity';
 import { usePlanPage } from './planContext';
@@ -45,7 +45,7 @@ export function PourTabs({ plan, system, pourIndex, onPour }: Props) {
             className={`btn btn-sm min-h-11 max-lg:hidden ${pourIndex === null ? 'btn-primary' : 'btn-secondary'}`}
             onClick={() => onPour(null)}
           >
-            All
+            Side by side
           </button>
           {pours.map((each, index) => (
             <button

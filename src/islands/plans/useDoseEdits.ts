@@ -1,11 +1,10 @@
 import { type RefObject, useEffect, useMemo, useRef } from 'react';
 import type { DoseableMaterial } from '../../core/materials/material';
-import { freshId } from '../../core/plan/ids';
+import { freshId } from '../../core/plan/freshId';
 import { counting, dose, laying, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
 import { isShare } from '../../core/units/quantity';
 import { useStable } from '../shared/useStable';
 import type { DoseActions } from './doseRowProps';
-import { firstDose, houseWetting } from './firstDose';
 import { usePlanPage } from './planContext';
 import { doseTyped } from './planHistory';
 
@@ -55,15 +54,16 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
       input?.focus();
       input?.select();
     });
-  const add = useStable((material: DoseableMaterial) => {
-    const wetIn = houseWetting(material, materials, rules);
+  const addBy = useStable((first: typeof import('./firstDose'), material: DoseableMaterial) => {
+    const wetIn = first.houseWetting(material, materials, rules);
     const added = {
-      ...dose(material.id, firstDose(material, rules), wetIn),
+      ...dose(material.id, first.firstDose(material, rules), wetIn),
       id: freshId(plan.pours, 'dose'),
     };
     editPour({ doses: [...doses, added] }, `add ${material.id} ${Date.now()}`);
     wanted.current = added.id;
   });
+  const add = useStable(async (material: DoseableMaterial) => addBy(await import('./firstDose'), material));
   /** A dose that was added is gone to once its row is drawn. */
   const wanted = useRef<string | null>(null);
   useEffect(() => {

@@ -1,7 +1,6 @@
-import { useEffect, useId, useState } from 'react';
+import { lazy, Suspense, useEffect, useId, useState } from 'react';
 import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { writeFigure } from '../../core/units/writeQuantity';
-import { explainFigureFault } from '../../words/en/units/figureFault';
 
 interface Props {
   label: string;
@@ -11,6 +10,8 @@ interface Props {
   className?: string;
   onChange(value: number): void;
 }
+
+const FigureFault = lazy(() => import('./FigureFault'));
 
 const DECIMALS = 4;
 
@@ -58,7 +59,9 @@ export function FigureField({ label, value, rule, disabled, className = '', onCh
       </div>
       {!parsed.success && (
         <p id={`${id}-why`} role="alert" className="text-error max-w-44 text-xs">
-          {explainFigureFault(parsed.error, rule)}
+          <Suspense>
+            <FigureFault fault={parsed.error} rule={rule} />
+          </Suspense>
         </p>
       )}
     </div>

@@ -1,5 +1,5 @@
 import type { Embed } from '../../../core/plan/embed';
-import { freshId } from '../../../core/plan/ids';
+import { freshId } from '../../../core/plan/freshId';
 import { usePlanPage } from '../planContext';
 import { withPour } from '../planEdits';
 import { EmbedFields } from './EmbedFields';
