@@ -1,6 +1,7 @@
+import type { Sheet } from '../plan/sheet';
+import { jugGroups } from '../pours/sharedJug';
 import { progress } from './progress';
 import type { Run } from './run';
-
 import { scrapOf } from './scrap';
 import { weighedG } from './weighedG';
 
@@ -27,8 +28,10 @@ export function fillSeen(run: Run): FillSeen | null {
   if (ended?.kind !== 'finished') return null;
   const { sheet } = run.snapshot;
   const { trimmedG, endsG } = scrapOf(run);
-  const leftOverG = Math.max(0, ended.toScrapG - trimmedG - endsG);
-  if (ended.fill !== 'as-planned' && !(leftOverG > 0)) return null;
+  const toScrapG = Math.max(0, ended.toScrapG - trimmedG - endsG);
+  if (ended.fill !== 'as-planned' && !(toScrapG > 0)) return null;
+  // What was melted beyond the need on purpose may have gone into a spare mold.
+  const leftOverG = Math.max(toScrapG, meltedBeyondG(sheet));
   const share = (weighedG(run) - leftOverG) / sheet.totals.jugG;
   if (!(share > 0)) return null;
   return {
@@ -37,6 +40,17 @@ export function fillSeen(run: Run): FillSeen | null {
     at: ended.at,
     capacityMl: sheet.mold.capacityMl * share,
   };
+}
+
+/** What the sheet melts beyond what its pours take, base and additions, g. */
+function meltedBeyondG({ pours }: Sheet): number {
+  return jugGroups(pours).reduce((total, group) => {
+    const own = group.flatMap((index) => pours[index] ?? []);
+    const baseG = own.reduce((sum, pour) => sum + pour.baseG, 0);
+    const jugG = own.reduce((sum, pour) => sum + pour.jugG, 0);
+    const meltG = own[0]?.meltG ?? 0;
+    return baseG > 0 ? total + (meltG / baseG - 1) * jugG : total;
+  }, 0);
 }
 
 /** Fewer say nothing about a mold, only about a hand. Our own assumption. */

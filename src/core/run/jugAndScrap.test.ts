@@ -147,6 +147,10 @@ test('fills of past runs: as planned speaks for the stored figure, much left ove
   assert.ok(left && isClose(left.capacityMl, 94));
   assert.equal(betterCapacityMl([left], 100), null);
   assert.ok(isClose(betterCapacityMl([left, left], 100) ?? 0, 94));
+  // What was melted beyond the need on purpose is in no cavity, wherever it went.
+  const little = sheetOf(planFile([{ doses: [[fragrance(), '1 g']] }], { pieces: 1, leastMeltG: 900 }, BOX));
+  assert.ok(isClose(fillSeen(made(little, 1, seen))?.capacityMl ?? 0, 100));
+  assert.ok(isClose(scrapOf(made(little)).leftOverG, 901 - little.totals.jugG));
   const same = fillSeen(made(sheet, 1.01, seen));
   assert.ok(same && betterCapacityMl([same, same], 100) === null);
 });
