@@ -3,6 +3,7 @@ import test from 'node:test';
 import {
   BOX,
   colorant,
+  fragrance,
   isClose,
   mold,
   piece,
