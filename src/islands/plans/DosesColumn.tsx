@@ -23,7 +23,7 @@ export function DosesColumn({ view, detail, start, onClose, ...grid }: Props) {
   return (
     <section
       aria-labelledby="doses-title"
-      className="plate flex flex-col p-3 md:order-first md:col-span-2 lg:order-none lg:col-span-1 lg:row-span-2 xl:row-span-1 xl:min-h-0 xl:overflow-y-auto"
+      className="plate flex flex-col p-3 md:max-lg:order-first md:col-span-2 lg:max-xl:order-2 lg:col-span-1 lg:row-span-2 xl:row-span-1 xl:min-h-0 xl:overflow-y-auto"
     >
       {detail !== null && sheet && view.pourPlan && isOf(view, sheet) ? (
         <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>

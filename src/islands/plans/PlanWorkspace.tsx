@@ -133,7 +133,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
             onPour={setPourIndex}
             onClose={() => setDetail(null)}
           />
-          <div className="flex flex-col gap-2 xl:min-h-0">
+          <div className="flex flex-col gap-2 md:max-xl:order-1 xl:min-h-0">
             <TotalsPanel file={file} sheet={shown.sheetNow} />
             <ChecksPanel
               findings={findings}

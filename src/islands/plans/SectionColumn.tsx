@@ -25,7 +25,7 @@ export function SectionColumn({ file, sheet, pourIndex, findings, context, stock
   return (
     <section
       aria-labelledby="section-title"
-      className="plate flex flex-col p-3 xl:min-h-0 xl:overflow-y-auto"
+      className="plate flex flex-col p-3 md:max-xl:order-3 xl:min-h-0 xl:overflow-y-auto"
     >
       <h2 id="section-title" className="font-semibold">
         Section

@@ -13,14 +13,14 @@ export function HandsLane({ strip, tasks }: { strip: Strip; tasks: readonly Sche
   const { moment } = strip;
   return (
     <Lane label="Hands" high="h-5">
-      {stretches(tasks).map(({ fromS, toS, names, letters }) => (
+      {stretches(tasks).map(({ fromS, toS, names }) => (
         <Block
           key={fromS}
           strip={strip}
           fromS={fromS}
           toS={toS}
           title={`Hands from ${moment(fromS)} to ${moment(toS)}: ${names.join(', ')}`}
-          shorter={[...(names.length > 1 ? [`${names[0]} …`] : []), letters]}
+          shorter={names.length > 1 ? [`${names[0]} …`] : []}
           className="bg-primary text-primary-content"
         >
           {names.join(', ')}
@@ -32,16 +32,16 @@ export function HandsLane({ strip, tasks }: { strip: Strip; tasks: readonly Sche
 
 /** Stretches that bind hands, run together where one follows the other. */
 function stretches(tasks: readonly ScheduledTask[]) {
-  const found: { fromS: number; toS: number; names: string[]; letters: string }[] = [];
+  const found: { fromS: number; toS: number; names: string[] }[] = [];
   for (const { hands, kind, pourIndexes, fromS, toS } of tasks) {
     if (!hands) continue;
-    const letters = pourLetters(pourIndexes);
-    const name = `${KIND_NAMES[kind].toLowerCase()}${pourIndexes.length > 0 ? ` ${letters}` : ''}`;
+    const letters = pourIndexes.length > 0 ? ` ${pourLetters(pourIndexes)}` : '';
+    const name = `${KIND_NAMES[kind].toLowerCase()}${letters}`;
     const before = found.at(-1);
     if (before && fromS <= before.toS + BETWEEN_S) {
       before.toS = Math.max(before.toS, toS);
       before.names.push(name);
-    } else found.push({ fromS, toS, names: [name], letters });
+    } else found.push({ fromS, toS, names: [name] });
   }
   return found;
 }

@@ -36,7 +36,6 @@ export function JugLane({
             toS={task.toS}
             title={`${moment(task.fromS)}: ${said(task)}`}
             className={LOOKS[task.kind] ?? ''}
-            shorter={[pourLetters(task.pourIndexes)]}
             onClick={() => onOpen(task.pourIndexes[0] ?? 0)}
           >
             {task.kind === 'melt'

@@ -1,4 +1,4 @@
-import { memo, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../../core/plan/sheet';
 import { later } from '../../../core/schedule/clock';
 import type { PourPlan } from '../../../core/schedule/pourPlan';
@@ -11,7 +11,7 @@ import { ClockLane } from './ClockLane';
 import { HandsLane } from './HandsLane';
 import { JugLane } from './JugLane';
 import { MoldLane } from './MoldLane';
-import { type Strip, scaleOf } from './strip';
+import { type Strip, scaleOf, type ToldBlock } from './strip';
 import type { TimeScale } from './timeScale';
 
 interface Props {
@@ -37,6 +37,7 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
   const now = useMemo(() => scaleOf(pourPlan), [pourPlan]);
   // While a pour is held, the ground under it keeps still.
   const [held, setHeld] = useState<TimeScale | null>(null);
+  const [told, setTold] = useState<ToldBlock | null>(null);
   const strip: Strip = {
     scale: held ?? now,
     widthPx: useWidth(lane),
@@ -47,14 +48,30 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
         : showClock(later(begins, seconds, sheet.making.clock?.zone), showing.locale),
     said: (task) => taskWords(task, sheet, showing),
     onOpen,
+    onTell: setTold,
   };
   const melts = pourPlan.tasks.filter(({ kind }) => kind === 'melt');
   const jugs = new Map(melts.map(({ jugs: [jug] }) => [jug?.id ?? '', jug ?? null]));
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing that scrolls is no set of fields
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by the keyboard
-    <div className="overflow-x-auto" role="group" aria-label="The pour plan to scale" tabIndex={0}>
+    <div
+      className="overflow-x-auto"
+      role="group"
+      aria-label="The pour plan to scale; arrows go through it"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by the keyboard
+      tabIndex={0}
+      onKeyDown={goToBlock}
+    >
       <div className="relative pl-24" style={{ minWidth: 96 + strip.scale.lengthMin * LEAST_PX_PER_MIN }}>
+        {told && (
+          <p
+            role="status"
+            className="bg-neutral text-neutral-content pointer-events-none absolute top-0 left-0 z-10 rounded px-2 text-xs whitespace-nowrap"
+            style={{ marginLeft: `min(${told.from * 100}%, 55%)` }}
+          >
+            {told.words}
+          </p>
+        )}
         <ClockLane strip={strip} begins={begins} />
         <HandsLane strip={strip} tasks={pourPlan.tasks} />
         {[...jugs].map(([id, jug]) => (
@@ -73,3 +90,16 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
     </div>
   );
 });
+
+const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1 };
+
+/** From block to block in the order of their beginnings. */
+function goToBlock({ key, target, currentTarget }: KeyboardEvent<HTMLElement>): void {
+  const step = STEPS[key];
+  const isBlock = target instanceof HTMLElement && target.dataset.from !== undefined;
+  if (step === undefined || !(isBlock || target === currentTarget)) return;
+  const blocks = [...currentTarget.querySelectorAll<HTMLElement>('[data-from]')].toSorted(
+    (a, b) => Number(a.dataset.from) - Number(b.dataset.from),
+  );
+  blocks[isBlock ? blocks.indexOf(target) + step : 0]?.focus();
+}

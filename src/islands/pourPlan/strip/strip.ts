@@ -13,6 +13,14 @@ export interface Strip {
   /** What is done, in words. */
   said(task: ScheduledTask): string;
   onOpen(pourIndex: number): void;
+  /** A block is looked at, or none. */
+  onTell(block: ToldBlock | null): void;
+}
+
+/** What a block says in full, and where it begins, as a fraction of the strip. */
+export interface ToldBlock {
+  words: string;
+  from: number;
 }
 
 /** The stretches that something happens in, to scale; what only waits is broken. */
