@@ -63,4 +63,21 @@ test('from the first page of an empty workshop to a printed sheet with right wei
   await page.getByLabel('Supplier’s limit, % of product').fill('2');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(usual).not.toContainText('usual, not yours');
+
+  // 44 pieces in a tray of six are eight fillings, and the last fills two cavities.
+  await opened(page, `${server.base}/plans`);
+  await page.getByRole('button', { name: 'New plan' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Forty-four');
+  await page.getByLabel('Name', { exact: true }).press('Enter');
+  await page.waitForURL(/\/plans\/[0-9a-f-]{36}$/);
+  await page.getByLabel('Pieces', { exact: true }).fill('44');
+  const totals = page.getByRole('region', { name: 'Totals' });
+  await expect(totals).toContainText('44 pieces of 99.8 g');
+  await expect(totals).toContainText('8 fillings of 6 cavities, 95.0 mL each');
+  await saved(page);
+  await page.getByRole('button', { name: 'Bench sheet, to print' }).click();
+  await page.waitForURL(/\/sheet/);
+  // By hand: 44 x 95 mL at 1.05 g/mL and 3 % on the walls are 4524.7 g: six of them 617.0 g, the last two a third of it.
+  await expect(page.locator('[data-task="r1/A/l1/base"]')).toContainText('617.0 g');
+  await expect(page.getByRole('row', { name: /^8.*2 cavities: 33\.3 % of each weight/ })).toBeVisible();
 });

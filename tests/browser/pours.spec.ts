@@ -198,7 +198,11 @@ test('petals half stirred in and half on the floor: weighed into a dish, laid be
   await doseField(page, name).nth(1).fill('1 g/piece');
   await saved(page);
 
+  await page.getByText('How it is poured, what is set in').click();
+  await page.getByLabel(/^Told when A is poured/).fill('Press the lace into its face');
+  await saved(page);
   await page.getByRole('button', { name: 'As a list' }).click();
+  await expect(page.getByText(/Press the lace into its face\./)).toBeVisible();
   await expect(
     page.getByText(/Lay 6\.00 g .* on the floor of the mold, evenly over the cavities/),
   ).toBeVisible();
@@ -220,6 +224,7 @@ test('petals half stirred in and half on the floor: weighed into a dish, laid be
   await expect(page.getByText(/Press it down lightly/)).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await expect(page.getByText(/Press the lace into its face\./)).toBeVisible();
 });
 
 test('an amount for a jug, of which little is poured: the least is melted, and the rest goes into the spare mold', async ({

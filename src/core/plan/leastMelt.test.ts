@@ -15,6 +15,7 @@ import { reviewPlan } from '../checks/review';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { needOf } from '../stock/need';
 import { meltsOf } from '../work/loads';
+import { ofFirstRound } from '../work/ofFirstRound';
 import { tasksOf } from '../work/tasksOf';
 import { meltFactors, scalePlan } from './scalePlan';
 
@@ -78,6 +79,31 @@ test('each filling melts the least, a last one of a few pieces too, and their do
   const doses = tasks.flatMap((task) => (task.kind === 'weigh-dose' ? [task.massG] : []));
   assert.ok(isClose((doses[0] ?? 0) + (doses[1] ?? 0), 6));
   assert.ok(isClose((doses[0] ?? 0) / first, (doses[1] ?? 0) / second));
+});
+
+test('a last round is told as a share of the first, jug by jug where one melts the least', () => {
+  const tray = mold({ capacityMl: 40, cavities: 24 });
+  const of = (leastMeltG: number) =>
+    ofFirstRound(
+      sheetOf(
+        planFile(
+          [
+            { base: inBase, size: '10 %' },
+            { base: inBase, size: 'rest' },
+          ],
+          { pieces: 30, leastMeltG },
+          tray,
+        ),
+      ),
+      1,
+      RULES,
+    ).map(({ letters, share }) => [letters.join(), Number(share.toFixed(4))]);
+  // Six of 24 cavities: a quarter of 96 g is 24 g, and 60 of 96 g are melted for them.
+  assert.deepEqual(of(0), [['A,B', 0.25]]);
+  assert.deepEqual(of(60), [
+    ['A', 0.625],
+    ['B', 0.25],
+  ]);
 });
 
 test('a jug that several pours go on in has its least once, and added doses are for all of it', () => {

@@ -162,7 +162,7 @@ function makePour(
   pour: RecipePour,
   pourIndex: number,
   room: PourRoom,
-  { id, size, doses, way = {}, when = {} }: Pour,
+  { id, size, doses, way = {}, when = {}, note = '' }: Pour,
   file: PlanFile,
   fills: number,
 ): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
@@ -198,6 +198,7 @@ function makePour(
     embedsCircular: circularNames(pour, file),
     size,
     when,
+    note,
     lines: pour.lines.map((line) => makeLine(line, baseG, jugG)),
     laid: laidLines(pour, baseG, jugG * (1 - jugLossFraction)),
     carried: pour.carried.map(({ fromPourIndex, ...line }) => ({

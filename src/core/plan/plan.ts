@@ -14,6 +14,9 @@ export const PLAN_FILE_VERSION = 2;
 /** More than any plan can name: 26 pours of 60 doses, each a blend of blends. */
 export const MOST_MATERIALS = 200_000;
 
+/** Letters of what is told with a pour. */
+export const LONGEST_POUR_NOTE = 300;
+
 /** As much of a file of any version as tells whether what is named is there. */
 export interface NamingFile {
   plan: {

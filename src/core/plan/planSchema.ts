@@ -11,7 +11,7 @@ import { embedSchema, madePieceSchema } from './embedSchema';
 import { laidSchema } from './laidSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import type { NamingFile } from './plan';
-import { MOST_MATERIALS, PLAN_FILE_FORMAT, PLAN_FILE_VERSION } from './plan';
+import { LONGEST_POUR_NOTE, MOST_MATERIALS, PLAN_FILE_FORMAT, PLAN_FILE_VERSION } from './plan';
 import { pourSizeSchema } from './pourSizeSchema';
 import { pourWaySchema } from './pourWaySchema';
 
@@ -62,6 +62,8 @@ export const pourSchema = z.strictObject({
   doses: z.array(doseSchema).max(60),
   /** What is set into it; left out when nothing is. */
   embeds: z.array(embedSchema).min(1).max(20).optional(),
+  /** What hands are told when they pour it, such as a texture that is pressed into its face; left out where there is nothing to say. */
+  note: z.string().min(1).max(LONGEST_POUR_NOTE).optional(),
 });
 
 /** What a plan says besides its pours, in any version of the file. */

@@ -128,6 +128,8 @@ export const sheetPourSchema = z.strictObject({
   /** How its size was said. */
   size: pourSizeSchema,
   when: whenSchema,
+  /** What hands are told when they pour it. */
+  note: z.string().default(''),
   lines: z.array(sheetLineSchema),
   /** In no jug, in no share of the base. */
   laid: z.array(laidLineSchema).default([]),

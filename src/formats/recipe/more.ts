@@ -3,7 +3,7 @@ import type { Dose, Plan, Pour } from '../../core/plan/plan';
 /** What lines do not say of a dose; a whole dose where no line can say it. */
 type DoseMore = Partial<Pick<Dose, 'wetIn' | 'counts' | 'means'>>;
 
-interface PourMore extends Partial<Pick<Pour, 'way' | 'when' | 'embeds'>> {
+interface PourMore extends Partial<Pick<Pour, 'way' | 'when' | 'embeds' | 'note'>> {
   /** By the place of the dose. */
   doses?: Record<string, DoseMore>;
   /** Doses that no line says, by their place. */

@@ -93,12 +93,13 @@ function lineOf(
   return line;
 }
 
-function keepMore(more: More, place: number, { way, when, embeds }: Pour): void {
-  if (way || when || embeds)
+function keepMore(more: More, place: number, { way, when, embeds, note }: Pour): void {
+  if (way || when || embeds || note)
     Object.assign(pourMore(more, place), {
       ...(way ? { way } : {}),
       ...(when ? { when } : {}),
       ...(embeds ? { embeds } : {}),
+      ...(note ? { note } : {}),
     });
 }
 

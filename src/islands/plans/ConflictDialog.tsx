@@ -112,6 +112,7 @@ const FIELD_NAMES: Record<string, string> = {
   size: 'size',
   way: 'how it is poured',
   embeds: 'what is set in',
+  when: 'when it is poured',
   seen: 'Marked as seen',
 };
 

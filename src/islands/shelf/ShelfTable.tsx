@@ -152,12 +152,12 @@ interface RowProps extends Pick<Props, 'currency' | 'narrow' | 'onOpen'> {
 function MaterialRow({ row, isOpen, narrow, currency, onOpen }: RowProps) {
   const showing = useShowing();
   return (
-    <tr className={isOpen ? 'live' : ''}>
+    <tr className={`relative ${isOpen ? 'live' : 'hover:bg-base-200'}`}>
       <th scope="row" className="p-0 font-normal">
         <button
           type="button"
           data-row
-          className="link link-hover min-h-11 w-full px-3 text-left font-semibold"
+          className="link link-hover min-h-11 w-full px-3 text-left font-semibold after:absolute after:inset-0"
           onClick={() => onOpen(row)}
         >
           {row.name}

@@ -3,6 +3,7 @@ import type { Sheet, SheetPour } from '../../../core/plan/sheet';
 import { isBare } from '../../../core/pours/layers';
 import { type Showing, showNumber, showTemperature } from '../../../core/units/showQuantity';
 import type { TaskOf } from '../../../core/work/task';
+import { pourNoteWords } from './pourNoteWords';
 
 /** How to pour a layer: the way of its pours, then how warm, onto what lies below. */
 export function pourWords(
@@ -24,6 +25,7 @@ export function pourWords(
     ...beforeWords({ pours, mold }, lead, showing),
     `${isSprayedNow ? 'Spritz the layer below and pour' : 'Pour'} ${byTouch ? `when the jug feels warm, not hot: about ${heat}` : `at ${heat}`}.`,
     ...wayWords({ pours }, pourIndexes),
+    pourNoteWords(pours, pourIndexes),
     rules.spritz === 'always' ? 'Spritz the top; no flame near the alcohol.' : '',
   ];
   return sentences.filter((sentence) => sentence !== '').join(' ');

@@ -11,6 +11,7 @@ import { inclusionAmount } from './inclusionWords';
 import { layWords } from './layWords';
 import { burstWords } from './meltWords';
 import { pourLetters } from './pourLetters';
+import { pourNoteWords } from './pourNoteWords';
 
 /** A task on one line: what is done, with its weight apart where it has one. */
 export interface TaskParts {
@@ -89,7 +90,7 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
     case 'spritz':
       return `Spritz the layer below ${letters} with alcohol.`;
     case 'pour':
-      return `Pour ${letters} at ${heat(task.tempC)}${loadOf(task)}.`;
+      return `Pour ${letters} at ${heat(task.tempC)}${loadOf(task)}. ${pourNoteWords(sheet.pours, task.pourIndexes)}`.trimEnd();
     case 'skin':
       return `Skin of ${letters}${endsWords(task, showing)}. Touch the edge: it must not move.`;
     case 'freezer':
