@@ -43,9 +43,8 @@ const VIEWS = [
     'plan-embeds',
     `/plans/${planNamed('Paper Boats')}`,
     async (page) => {
-      await page.getByRole('tab', { name: /^D/ }).click();
-      await page.getByText('How it is poured, what is set in').click();
-      await page.getByLabel('Stands out of it by').waitFor();
+      await page.getByRole('tab', { name: 'Side by side' }).click();
+      await page.getByLabel('Quay Blue liquid in D').click();
     },
   ],
   [
