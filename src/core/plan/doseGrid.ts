@@ -72,16 +72,20 @@ export function withTypedCell(
   );
 }
 
+/** Places of the pours that share a jug, in the order they are poured. */
+export function jugsOfPlan(pours: readonly Pour[]): number[][] {
+  return jugGroups(pours.map(({ baseId, way }) => ({ base: { id: baseId }, way: way ?? {} })));
+}
+
 /**
  * The texts that filling a row to the right puts into it: the dose of a pour in all that come after it. A pour that goes on
  * in the same jug has it already, and so has every one that goes on in a jug that gets it.
  */
 export function filledRight({ pours }: Plan, { cells }: GridRow, fromPourIndex: number): Map<number, string> {
   const from = pours[fromPourIndex]?.doses[cells[fromPourIndex] ?? -1];
-  const groups = jugGroups(pours.map(({ baseId, way }) => ({ base: { id: baseId }, way: way ?? {} })));
   const texts = new Map<number, string>();
   if (!from) return texts;
-  for (const group of groups) {
+  for (const group of jugsOfPlan(pours)) {
     if (group.includes(fromPourIndex)) continue;
     const [first = 0] = group;
     if (first > fromPourIndex) texts.set(first, from.text);

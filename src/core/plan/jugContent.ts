@@ -25,9 +25,9 @@ export function jugContents(
 ): RecipePour[] {
   const pours = [...recipe];
   for (const group of jugGroups(recipe)) {
-    const isOwnJug = group.length < 2 && fillings.leastMeltG === 0;
-    if (isOwnJug || !group.some((index) => recipe[index]?.lines.some(isAdded))) continue;
+    if (!group.some((index) => recipe[index]?.lines.some(isAdded))) continue;
     let baseG = group.map((index) => baseOf(pours[index], jugVolumesMl[index]));
+    if (group.length === 1 && !isMeltedBeyond(baseG, fillings)) continue;
     for (let turn = 0; turn < MOST_TURNS; turn++) {
       const ofPoursG = baseG.reduce((sum, each) => sum + each, 0);
       const overG = meltOfFillings(ofPoursG, fillings) - ofPoursG;
@@ -45,6 +45,11 @@ export function jugContents(
     }
   }
   return pours;
+}
+
+/** What a pour of its own takes may be less than melts well. */
+function isMeltedBeyond([baseG = 0]: readonly number[], fillings: Fillings): boolean {
+  return meltOfFillings(baseG, fillings) > baseG;
 }
 
 function isAdded({ counts }: RecipeLine): boolean {

@@ -1,16 +1,15 @@
 import { lazy, Suspense, useMemo, useRef } from 'react';
-import type { Finding } from '../../core/checks/finding';
-import { type Plan, type PlanFile, type Pour, pourLetter } from '../../core/plan/plan';
-import type { Sheet, SheetPour } from '../../core/plan/sheet';
+import { type PlanFile, type Pour, pourLetter } from '../../core/plan/plan';
+import type { SheetPour } from '../../core/plan/sheet';
 import { massUnit, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
 import { AddDose } from './AddDose';
 import { BaseRow } from './BaseRow';
 import { doseSeverity } from './doseSeverity';
+import type { DosesProps } from './dosesProps';
 import { PourSizeRow } from './PourSizeRow';
 import { PourTabs } from './PourTabs';
 import { usePlanPage } from './planContext';
-import type { Typing } from './planHistory';
 import { HowItIsPoured } from './pour/HowItIsPoured';
 import { SheetDoseRow } from './SheetDoseRow';
 import { useAllPours } from './useAllPours';
@@ -18,17 +17,8 @@ import { useDoseEdits } from './useDoseEdits';
 
 const AllPours = lazy(() => import('./grid/AllPours'));
 
-interface Props {
+interface Props extends DosesProps {
   file: PlanFile;
-  plan: Plan;
-  pourIndex: number;
-  /** Of the plan as it is this moment. */
-  sheet: Sheet | null;
-  /** The same, or a frame behind it while somebody types. */
-  settled: Sheet | null;
-  typing: Typing | null;
-  findings: Finding[];
-  onPour(pourIndex: number): void;
 }
 
 /** A row a material: what was typed, and what it comes to. */

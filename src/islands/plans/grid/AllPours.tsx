@@ -1,15 +1,13 @@
 import { ArrowRightToLine, X } from 'lucide-react';
 import { type ClipboardEvent, type FocusEvent, type KeyboardEvent, useMemo, useRef } from 'react';
-import type { Finding } from '../../../core/checks/finding';
 import type { Material } from '../../../core/materials/material';
 import type { GridRow } from '../../../core/plan/doseGrid';
-import { type Plan, pourLetter } from '../../../core/plan/plan';
-import type { Sheet } from '../../../core/plan/sheet';
+import { pourLetter } from '../../../core/plan/plan';
 import { KIND_NAMES } from '../../../words/en/materials/kindNames';
 import { AddDose } from '../AddDose';
 import { doseSeverity } from '../doseSeverity';
+import type { DosesProps } from '../dosesProps';
 import { usePlanPage } from '../planContext';
-import type { Typing } from '../planHistory';
 import { cellFigures } from './cellFigures';
 import { GridCell } from './GridCell';
 import { GridFaults } from './GridFaults';
@@ -18,20 +16,8 @@ import { cellBeside, cellsPasted, focusCell, isCell } from './gridKeys';
 import { useGridEdits } from './useGridEdits';
 import { useGridRows } from './useGridRows';
 
-interface Props {
-  plan: Plan;
-  pourIndex: number;
-  /** Of the plan as it is this moment. */
-  sheet: Sheet | null;
-  /** The same, or a frame behind it while somebody types. */
-  settled: Sheet | null;
-  typing: Typing | null;
-  findings: Finding[];
-  onPour(pourIndex: number): void;
-}
-
 /** The doses of all pours: a row a material, a column a pour. */
-export default function AllPours(props: Props) {
+export default function AllPours(props: DosesProps) {
   const { plan, pourIndex, settled, onPour } = props;
   const { materials } = usePlanPage();
   const table = useRef<HTMLDivElement>(null);
@@ -116,7 +102,7 @@ export default function AllPours(props: Props) {
   );
 }
 
-interface RowProps extends Props {
+interface RowProps extends DosesProps {
   row: GridRow;
   /** Of the row. */
   place: number;

@@ -1,13 +1,13 @@
 import type { Material } from '../../../core/materials/material';
+import { jugsOfPlan } from '../../../core/plan/doseGrid';
 import { type Plan, pourLetter } from '../../../core/plan/plan';
 import type { Sheet } from '../../../core/plan/sheet';
-import { jugGroups } from '../../../core/pours/sharedJug';
 import { massUnit, showMassFigure } from '../../../core/units/showQuantity';
 import { useShowing } from '../../shared/showing';
 
 /** The pours, and which of them come from one jug. */
 export function GridHead({ plan: { pours }, pourIndex }: { plan: Plan; pourIndex: number }) {
-  const groups = jugGroups(pours.map(({ baseId, way }) => ({ base: { id: baseId }, way: way ?? {} })));
+  const groups = jugsOfPlan(pours);
   return (
     <thead className="text-base-content">
       {groups.length < pours.length && (
