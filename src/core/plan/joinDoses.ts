@@ -46,14 +46,27 @@ export function joinDoses(
     { doseId, doseIndex, material, text, isLaid }: Joined,
     saidAs: SaidAs,
     { amount, exact, assumed }: Measured,
-    dosed: DosedHow = { isEach: false, counted: null, byEye: null },
+    { isEach, counted, byEye }: DosedHow,
   ) => {
     if (isLaid && amount.shareOfBase > 0) {
       // It lies beside the base, whatever that weighs.
       unreadable.push({ doseIndex, material, text, why: 'laid-share' });
       return;
     }
-    known[doseIndex] = { doseId, doseIndex, material, text, saidAs, amount, exact, assumed, ...dosed };
+    // Spelled out: a key in the dose grid waits for it.
+    known[doseIndex] = {
+      doseId,
+      doseIndex,
+      material,
+      text,
+      saidAs,
+      amount,
+      exact,
+      assumed,
+      isEach,
+      counted,
+      byEye,
+    };
   };
 
   for (const dose of joined) {
