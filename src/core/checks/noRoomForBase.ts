@@ -8,6 +8,7 @@ export function noRoomForBase(
   file: PlanFile,
   leastMeltG: number,
 ): Found {
+  const least = helps(file, leastMeltG) ? leastMeltG : null;
   return {
     code: 'no-room-for-base',
     severity: 'stop',
@@ -16,9 +17,9 @@ export function noRoomForBase(
     about: '',
     additionsMl,
     roomMl,
-    leastMeltG: helps(file, leastMeltG) ? leastMeltG : null,
+    leastMeltG: least,
     assumed: false,
-    fix: helps(file, leastMeltG) ? [{ kind: 'set-least-melt', leastMeltG }] : null,
+    fix: least === null ? null : [{ kind: 'set-least-melt', leastMeltG: least }],
   };
 }
 

@@ -1,7 +1,7 @@
 import { fillsFor } from '../molds/bars';
 import type { Mold } from '../molds/mold';
+import { jugsOf } from '../pours/jugsOf';
 import { meltOfFillings } from '../pours/leastMelt';
-import { jugGroups } from '../pours/sharedJug';
 import { PARTS_OF_ONE } from '../units/counting';
 import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../units/quantity';
 import { scaledText } from '../units/scaledText';
@@ -42,8 +42,7 @@ type Scaled = Pick<Sheet, 'pours' | 'fills' | 'mold' | 'leastMeltG'>;
 /** By how much what is melted for each pour grows where so many times as many cavities are filled. */
 export function meltFactors(sheet: Scaled, factor: number): number[] {
   const factors = sheet.pours.map(() => factor);
-  for (const group of jugGroups(sheet.pours)) {
-    const baseG = group.reduce((sum, index) => sum + (sheet.pours[index]?.baseG ?? 0), 0);
+  for (const { group, baseG } of jugsOf(sheet.pours)) {
     const nowG = meltOfFillings(baseG, sheet);
     const thenG = meltOfFillings(baseG * factor, { ...sheet, fills: sheet.fills * factor });
     for (const index of group) if (nowG > 0) factors[index] = thenG / nowG;

@@ -1,5 +1,5 @@
 import type { Sheet } from '../plan/sheet';
-import { jugGroups } from '../pours/sharedJug';
+import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { progress } from './progress';
 import type { Run } from './run';
 import { scrapOf } from './scrap';
@@ -44,13 +44,7 @@ export function fillSeen(run: Run): FillSeen | null {
 
 /** What the sheet melts beyond what its pours take, base and additions, g. */
 function meltedBeyondG({ pours }: Sheet): number {
-  return jugGroups(pours).reduce((total, group) => {
-    const own = group.flatMap((index) => pours[index] ?? []);
-    const baseG = own.reduce((sum, pour) => sum + pour.baseG, 0);
-    const jugG = own.reduce((sum, pour) => sum + pour.jugG, 0);
-    const meltG = own[0]?.meltG ?? 0;
-    return baseG > 0 ? total + (meltG / baseG - 1) * jugG : total;
-  }, 0);
+  return jugsOf(pours).reduce((sum, jug) => sum + meltedBeyond(jug) * jug.jugG, 0);
 }
 
 /** Fewer say nothing about a mold, only about a hand. Our own assumption. */

@@ -1,5 +1,5 @@
 import { slicesOf } from '../molds/slicing';
-import { jugGroups } from '../pours/sharedJug';
+import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { isTopUp, progress } from './progress';
 import type { RunSoFar } from './run';
 
@@ -16,7 +16,7 @@ export interface ScrapOfRun {
 /** What can go into the scrap jar after a run, by its sheet and by the base that was really melted. */
 export function scrapOf(run: RunSoFar): ScrapOfRun {
   const { pours, mold, totals, fills } = run.snapshot.sheet;
-  const groups = jugGroups(pours);
+  const jugs = jugsOf(pours);
   const { tasks } = progress(run);
   const leftOverG = tasks.reduce((sum, task) => {
     if (task.kind !== 'weigh-base' || isTopUp(task) || task.actualG === null || !(task.massG > 0)) return sum;
@@ -25,12 +25,10 @@ export function scrapOf(run: RunSoFar): ScrapOfRun {
       0,
     );
     const [head = 0] = task.pourIndexes;
-    const group = groups.find((each) => each.includes(head)) ?? [];
-    const jugG = group.reduce((total, index) => total + (pours[index]?.jugG ?? 0), 0);
-    const baseG = group.reduce((total, index) => total + (pours[index]?.baseG ?? 0), 0);
-    const meltG = pours[head]?.meltG ?? 0;
-    const tookG = meltG > 0 ? (task.massG * baseG) / meltG : baseG;
-    return sum + Math.max(0, ((task.actualG + toppedUpG - tookG) * jugG) / baseG);
+    const jug = jugs.find(({ group }) => group.includes(head));
+    if (!jug || !(jug.baseG > 0)) return sum;
+    const tookG = task.massG / (1 + meltedBeyond(jug));
+    return sum + Math.max(0, ((task.actualG + toppedUpG - tookG) * jug.jugG) / jug.baseG);
   }, 0);
   const slices = slicesOf(mold);
   return {

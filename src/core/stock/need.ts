@@ -1,5 +1,5 @@
-import { contentOf, type Sheet, type SheetEmbed, type SheetPour } from '../plan/sheet';
-import { jugGroups } from '../pours/sharedJug';
+import { contentOf, type Sheet, type SheetEmbed } from '../plan/sheet';
+import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 
 /** What is taken off the shelf. */
 export interface Need {
@@ -22,11 +22,13 @@ export function needOf(sheet: Sheet): Need[] {
   };
   const weigh = ({ id, name }: { id: string; name: string }, massG: number) =>
     add({ materialId: id, name, amount: massG, isCounted: false });
-  const melted = meltedOfNeed(sheet.pours);
-  for (const [pourIndex, pour] of sheet.pours.entries()) {
-    const ofNeed = melted[pourIndex] ?? 1;
-    weigh(pour.base, pour.baseG * ofNeed);
-    for (const { material, massG } of contentOf(pour)) weigh(material, massG * ofNeed);
+  for (const jug of jugsOf(sheet.pours))
+    for (const pour of jug.group.flatMap((index) => sheet.pours[index] ?? [])) {
+      const ofNeed = 1 + meltedBeyond(jug);
+      weigh(pour.base, pour.baseG * ofNeed);
+      for (const { material, massG } of contentOf(pour)) weigh(material, massG * ofNeed);
+    }
+  for (const pour of sheet.pours) {
     for (const { material, massG } of pour.laid) weigh(material, massG);
     for (const embed of pour.embeds) {
       const need = needOfEmbed(embed, sheet.fills);
@@ -34,17 +36,6 @@ export function needOf(sheet: Sheet): Need[] {
     }
   }
   return [...needs.values()].filter(({ amount }) => amount > 0);
-}
-
-/** What is melted, of what each pour takes of its jug. */
-function meltedOfNeed(pours: readonly SheetPour[]): number[] {
-  const ofNeed = pours.map(() => 1);
-  for (const group of jugGroups(pours)) {
-    const baseG = group.reduce((sum, index) => sum + (pours[index]?.baseG ?? 0), 0);
-    const meltG = pours[group[0] ?? 0]?.meltG ?? baseG;
-    for (const index of group) if (baseG > 0) ofNeed[index] = meltG / baseG;
-  }
-  return ofNeed;
 }
 
 /** What an embed takes off the shelf for so many fills, of which a last one in part gets whole pieces; null for pieces of another plan, and for bought ones that nobody counts. */

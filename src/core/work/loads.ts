@@ -1,8 +1,8 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import { cavitiesOf } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
+import { jugsOf } from '../pours/jugsOf';
 import { meltOfFilling } from '../pours/leastMelt';
-import { jugGroups } from '../pours/sharedJug';
 
 /** What of the workshop decides how a batch is shared out among jugs. */
 export type JugRules = Pick<HouseRules, 'jugs' | 'headspaceFraction' | 'cutStepG'>;
@@ -41,13 +41,9 @@ export function meltsOfFilling(
 ): MeltOfFilling[] {
   const share = fills / sheet.fills;
   const largestMl = Math.max(...rules.jugs.map(({ holdsMl }) => usableMl(holdsMl, rules)));
-  return jugGroups(sheet.pours).map((group) => {
-    const own = group.flatMap((index) => sheet.pours[index] ?? []);
-    const sum = (figure: (pour: (typeof own)[number]) => number) =>
-      own.reduce((total, pour) => total + figure(pour), 0) * share;
-    const ofPoursG = sum(({ baseG }) => baseG);
+  return jugsOf(sheet.pours).map(({ group, baseG, jugG, jugMl, meltG }) => {
+    const ofPoursG = baseG * share;
     const needG = meltOfFilling(ofPoursG, sheet);
-    const allG = own[0]?.meltG ?? 0;
     const inMelts = (melts: number): MeltOfFilling => {
       // Of next to nothing, too, one piece is cut.
       const steps = Math.max(needG > 0 ? 1 : 0, Math.ceil(needG / melts / rules.cutStepG - 1e-9));
@@ -57,9 +53,9 @@ export function meltsOfFilling(
         group,
         melts,
         cutG,
-        ofAll: (allG > 0 ? needG / allG : share) / melts,
-        contentMl: sum(({ jugVolumeMl }) => jugVolumeMl) * grown,
-        contentG: sum(({ jugG }) => jugG) * grown,
+        ofAll: (meltG > 0 ? needG / meltG : share) / melts,
+        contentMl: jugMl * share * grown,
+        contentG: jugG * share * grown,
       };
     };
     let melt = inMelts(1);
@@ -99,11 +95,12 @@ export function meltsOf(
   const cavities = cavitiesOf(mold);
   const full = Math.min(cavities, fills);
   const fillings = Math.ceil(fills / cavities);
+  const jugs = jugsOf(pours);
   const last = meltsOfFilling(sheet, fills - (fillings - 1) * full, rules);
   return meltsOfFilling(sheet, full, rules).map((melt, place): JugOfMelt => {
     const own = melt.group.flatMap((index) => pours[index] ?? []);
+    const { baseG: needG = 0, jugG = 0 } = jugs[place] ?? {};
     const ofLast = last[place] ?? melt;
-    const needG = own.reduce((sum, { baseG }) => sum + baseG, 0);
     const cutG = (fillings - 1) * melt.melts * melt.cutG + ofLast.melts * ofLast.cutG;
     const jug = rules.jugs
       .toSorted((a, b) => a.holdsMl - b.holdsMl)
@@ -111,7 +108,6 @@ export function meltsOf(
         ({ holdsMl }, index, all) =>
           usableMl(holdsMl, rules) >= melt.contentMl - 1e-9 || index === all.length - 1,
       );
-    const jugG = own.reduce((sum, pour) => sum + pour.jugG, 0);
     return {
       letters: own.map(({ letter }) => letter),
       baseName: own[0]?.base.name ?? '',
