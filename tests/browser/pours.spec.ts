@@ -250,7 +250,9 @@ test('an amount for a jug, of which little is poured: the least is melted, and t
   // 5 g in 60 g of base.
   await expect(row).toContainText('8.33 %');
   await expect(totals).toContainText(
-    new RegExp(`cut 60\\.0 g.*6\\d\\.\\d g left over with its doses: one to 58 % of ${file.mold.name}`),
+    new RegExp(
+      `cut 60\\.0 g, the least that melts well, .*6\\d\\.\\d g left over with its doses: one to 58 % of ${file.mold.name}`,
+    ),
   );
   await page.getByRole('button', { name: 'Room & time' }).click();
   const least = page.getByLabel('A jug melts at least');
@@ -260,6 +262,14 @@ test('an amount for a jug, of which little is poured: the least is melted, and t
   await least.fill('120');
   await expect(totals).toContainText('cut 120.0 g');
   await saved(page);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  const tasks = page.getByRole('navigation', { name: 'Tasks' });
+  await tasks
+    .getByRole('button', { name: /^A: .*Base|A: Base/ })
+    .first()
+    .click();
+  await expect(page.getByText(/of it is poured\. Less than 120\.0 g does not melt well/)).toBeVisible();
   await page.goto('/house-rules');
   await page.getByLabel('What is left over goes into').selectOption('the scrap jar');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();

@@ -197,6 +197,7 @@ test('what is cut is what a knife can cut, in the smallest jug that takes it, sp
     fillings: 1,
     melt: { group: [0], melts: 1, ofAll: 1, cutG: 300, contentMl: 300, contentG: 300 },
     jugName: 'Small',
+    isLeast: false,
     leftOverG: 0,
   });
   assert.equal(meltsOf(sheet(4), rules)[0]?.jugName, 'Large');

@@ -1,7 +1,7 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import { cavitiesOf } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
-import { jugsOf } from '../pours/jugsOf';
+import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { meltOfFilling } from '../pours/leastMelt';
 
 /** What of the workshop decides how a batch is shared out among jugs. */
@@ -79,6 +79,8 @@ export interface JugOfMelt {
   melt: MeltOfFilling;
   /** The smallest jug that takes it, or the largest; null when the workshop has told of none. */
   jugName: string | null;
+  /** It is the least that melts well, and more than its pours take. */
+  isLeast: boolean;
   /** What is left over once the molds are full, base and additions: for a spare mold, or the scrap jar. */
   leftOverG: number;
 }
@@ -99,7 +101,7 @@ export function meltsOf(
   const last = meltsOfFilling(sheet, fills - (fillings - 1) * full, rules);
   return meltsOfFilling(sheet, full, rules).map((melt, place): JugOfMelt => {
     const own = melt.group.flatMap((index) => pours[index] ?? []);
-    const { baseG: needG = 0, jugG = 0 } = jugs[place] ?? {};
+    const { baseG: needG = 0, jugG = 0, meltG = 0 } = jugs[place] ?? {};
     const ofLast = last[place] ?? melt;
     const cutG = (fillings - 1) * melt.melts * melt.cutG + ofLast.melts * ofLast.cutG;
     const jug = rules.jugs
@@ -116,6 +118,7 @@ export function meltsOf(
       fillings,
       melt,
       jugName: jug?.name ?? null,
+      isLeast: meltedBeyond({ baseG: needG, meltG }) > 0,
       leftOverG: needG > 0 ? jugG * (cutG / needG - 1) : 0,
     };
   });

@@ -108,7 +108,7 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
         inputMode="decimal"
         value={scrap.text}
         fault={scrap.fault}
-        says={scrapWords(scrap.planned, showing)}
+        says={scrapWords(scrap.planned, run.snapshot.rules.spareMoldId !== null, showing)}
         onChange={scrap.setText}
       />
       <OffTheShelf
@@ -134,7 +134,9 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
 function useScrapText(run: Run) {
   const showing = useShowing();
   const planned = useMemo(() => scrapOf(run), [run]);
-  const plannedG = planned.trimmedG + planned.endsG + planned.leftOverG;
+  const { spareMoldId } = run.snapshot.rules;
+  // With a spare mold, what is left over is poured into that.
+  const plannedG = planned.trimmedG + planned.endsG + (spareMoldId === null ? planned.leftOverG : 0);
   const [text, setText] = useState(() =>
     plannedG > LEAST_SCRAP_G ? writeMass(plannedG, showing.system) : '',
   );
@@ -148,11 +150,17 @@ function useScrapText(run: Run) {
 }
 
 /** Where it would come from, by the sheet and the weighings. */
-function scrapWords({ trimmedG, endsG, leftOverG }: ScrapOfRun, showing: Showing): string {
+function scrapWords(
+  { trimmedG, endsG, leftOverG }: ScrapOfRun,
+  hasSpareMold: boolean,
+  showing: Showing,
+): string {
   const parts = [
     trimmedG > LEAST_SCRAP_G ? `${showMass(trimmedG, showing)} cut off` : '',
     endsG > LEAST_SCRAP_G ? `${showMass(endsG, showing)} of ends` : '',
-    leftOverG > LEAST_SCRAP_G ? `${showMass(leftOverG, showing)} melted beyond the molds` : '',
+    leftOverG > LEAST_SCRAP_G
+      ? `${showMass(leftOverG, showing)} melted beyond the molds${hasSpareMold ? ', which is for the spare mold' : ''}`
+      : '',
   ].filter((part) => part !== '');
   return parts.length > 0
     ? `${parts.join(', ')}, by the sheet. Write what it is.`

@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react';
-import type { SheetLine } from '../../core/plan/sheet';
+import type { Sheet, SheetLine } from '../../core/plan/sheet';
+import { jugsOf, meltedBeyond } from '../../core/pours/jugsOf';
 import type { TaskState } from '../../core/run/progress';
 import { typedWeight } from '../../core/run/typedWeight';
 import type { CountedOut } from '../../core/units/counting';
@@ -45,7 +46,7 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
           {line && <span className="quiet block text-lg font-normal">{plannedAs(line)}</span>}
         </h2>
         <TargetFigure massG={targetG} counted={counted} />
-        <Explained task={task} line={line} targetG={targetG} />
+        <Explained task={task} sheet={sheet} line={line} targetG={targetG} />
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <div className="mt-auto">
@@ -141,21 +142,33 @@ function TargetFigure({
 
 interface ExplainedProps {
   task: TaskState;
+  sheet: Sheet;
   line: SheetLine | undefined;
   targetG: number;
 }
 
 /** Why the figure is what it is. */
-function Explained({ task, line, targetG }: ExplainedProps): ReactNode {
+function Explained({ task, sheet, line, targetG }: ExplainedProps): ReactNode {
   const showing = useShowing();
-  if (task.kind === 'weigh-base')
+  if (task.kind === 'weigh-base') {
+    const jug = jugsOf(sheet.pours).find(({ group }) => group.includes(task.pourIndexes[0] ?? -1));
+    const beyond = jug ? meltedBeyond(jug) : 0;
     return (
-      task.cutG > targetG + 0.05 && (
-        <p className="quiet">
-          Cut up to {showMass(task.cutG, showing)}: what is over goes along with its doses.
-        </p>
-      )
+      <>
+        {beyond > 0 && (
+          <p className="quiet">
+            {showMass(targetG / (1 + beyond), showing)} of it is poured. Less than{' '}
+            {showMass(sheet.leastMeltG, showing)} does not melt well, so the rest is left over with its doses.
+          </p>
+        )}
+        {task.cutG > targetG + 0.05 && (
+          <p className="quiet">
+            Cut up to {showMass(task.cutG, showing)}: what is over goes along with its doses.
+          </p>
+        )}
+      </>
     );
+  }
   return (
     <>
       {line?.byEye && (

@@ -118,9 +118,9 @@ export function TotalsPanel({ file, sheet }: Props) {
 function Melt({ melt, isOnly }: { melt: JugOfMelt; isOnly: boolean }) {
   const showing = useShowing();
   const { spareMold } = usePlanPage();
-  const { letters, baseName, needG, cutG, jugName, leftOverG } = melt;
+  const { letters, baseName, needG, cutG, jugName, isLeast, leftOverG } = melt;
   const details = [
-    `cut ${showMass(cutG, showing)}`,
+    `cut ${showMass(cutG, showing)}${isLeast ? ', the least that melts well' : ''}`,
     meltsWords(melt, showing),
     jugName ?? '',
     leftOverG > 0.05 ? `${showMass(leftOverG, showing)} left over with its doses` : '',
