@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '../core/materials/material';
+import { hasMold, NO_MOLD_ID } from '../core/molds/noMold';
 import type { EmbedSource, MadePiece } from '../core/plan/embed';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
@@ -13,7 +14,8 @@ import type { Workshop } from './workshop';
  */
 export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
   const take = workshop.db.transaction(() => {
-    const moldId = bringIn(workshop, workshop.molds, file.mold);
+    const moldId = hasMold(file) ? bringIn(workshop, workshop.molds, file.mold) : NO_MOLD_ID;
+    const secondMoldId = file.secondMold && bringIn(workshop, workshop.molds, file.secondMold);
     const ids = new Map<string, string>();
     for (const material of membersFirst(file.materials)) {
       const here =
@@ -28,7 +30,8 @@ export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
           : material;
       ids.set(material.id, bringIn(workshop, workshop.materials, here));
     }
-    return createPlan(workshop, renamed(file.plan, moldId, ids, piecesFor(workshop, file.made ?? [])));
+    const molds = { moldId, ...(secondMoldId === undefined ? {} : { secondMoldId }) };
+    return createPlan(workshop, renamed(file.plan, molds, ids, piecesFor(workshop, file.made ?? [])));
   });
   return take();
 }
@@ -87,7 +90,7 @@ function piecesFor(workshop: Workshop, made: readonly MadePiece[]): ReadonlyMap<
 
 function renamed(
   plan: Plan,
-  moldId: string,
+  molds: Pick<Plan, 'moldId' | 'secondMoldId'>,
   ids: ReadonlyMap<string, string>,
   standIns: ReadonlyMap<string, string>,
 ): Plan {
@@ -99,7 +102,7 @@ function renamed(
   };
   return {
     ...plan,
-    moldId,
+    ...molds,
     pours: plan.pours.map((pour) => ({
       ...pour,
       baseId: idFor(pour.baseId),

@@ -1,7 +1,7 @@
 import { scalePlan } from '../core/plan/scalePlan';
 import type { Sheet } from '../core/plan/sheet';
 import { type Need, needOf } from '../core/stock/need';
-import { orNull } from './broken';
+import { moldsOf } from './planFile';
 import { planView, type ViewContext } from './views';
 import type { Workshop } from './workshop';
 
@@ -27,13 +27,13 @@ export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext)
     if (embed.kind !== 'plan') continue;
     const pieceG = context.pieces.of(embed.id)?.pieceG ?? null;
     const [stored] = workshop.plans.versions(embed.id);
-    const mold = stored && orNull(() => workshop.molds.find(stored.plan.moldId))?.item;
-    if (pieceG === null || !mold) continue;
+    const molds = stored && moldsOf(workshop, stored.plan);
+    if (pieceG === null || !molds) continue;
     const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
     const { sheet: asPlanned } = planView(workshop, stored, context);
     const made = planView(
       workshop,
-      { ...stored, plan: scalePlan(stored.plan, pieces, mold, asPlanned) },
+      { ...stored, plan: scalePlan(stored.plan, pieces, molds, asPlanned) },
       context,
     );
     if (!made.sheet) continue;

@@ -1,4 +1,6 @@
 import type { Material } from '../core/materials/material';
+import type { Molds } from '../core/molds/filled';
+import { NO_MOLD, NO_MOLD_ID } from '../core/molds/noMold';
 import type { MadePiece } from '../core/plan/embed';
 import { madePieceOf } from '../core/plan/madePiece';
 import { makeSheet } from '../core/plan/makeSheet';
@@ -12,7 +14,7 @@ import {
 } from '../core/plan/plan';
 import { planFileSchema } from '../core/plan/planSchema';
 import type { Sheet } from '../core/plan/sheet';
-import { orProblem } from './broken';
+import { orNull, orProblem } from './broken';
 import { invalidField, invalidFields } from './problem';
 import type { Workshop } from './workshop';
 
@@ -23,9 +25,15 @@ import type { Workshop } from './workshop';
  */
 export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(workshop)): PlanFile {
   const { molds, materials } = workshop;
-  const mold = orProblem(() => molds.find(plan.moldId))?.item;
-  if (!mold)
-    throw invalidField('plan.moldId', `names the mold “${plan.moldId}”, which is not in the mold book`);
+  const moldOf = (id: string, field: string) => {
+    if (id === NO_MOLD_ID) return NO_MOLD;
+    const mold = orProblem(() => molds.find(id))?.item;
+    if (!mold) throw invalidField(field, `names the mold “${id}”, which is not in the mold book`);
+    return mold;
+  };
+  const { moldId, secondMoldId } = plan;
+  const mold = moldOf(moldId, 'plan.moldId');
+  const secondMold = secondMoldId === undefined ? undefined : moldOf(secondMoldId, 'plan.secondMoldId');
   const named = namedMaterials(plan, {
     get: (id) => orProblem(() => materials.find(id))?.item,
   });
@@ -37,6 +45,7 @@ export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(w
       version: PLAN_FILE_VERSION,
       plan,
       mold,
+      ...(secondMold ? { secondMold } : {}),
       materials: found,
       ...(ids.length > 0 ? { made: ids.flatMap((id) => pieces.of(id) ?? []) } : {}),
     },
@@ -44,6 +53,14 @@ export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(w
   );
   if (!file.success) throw invalidFields(file.error);
   return file.data;
+}
+
+/** The molds of a plan; null where one of them can't be read or is not there. */
+export function moldsOf({ molds }: Workshop, { moldId, secondMoldId }: Plan): Molds | null {
+  const moldOf = (id: string) => (id === NO_MOLD_ID ? NO_MOLD : (orNull(() => molds.find(id))?.item ?? null));
+  const mold = moldOf(moldId);
+  const secondMold = secondMoldId === undefined ? undefined : moldOf(secondMoldId);
+  return mold && secondMold !== null ? { mold, secondMold } : null;
 }
 
 /** The pieces that a workshop's plans make, each worked out once. */

@@ -1,12 +1,12 @@
 import { allFindings } from '../core/checks/allFindings';
 import { hasStop, reviewPlan } from '../core/checks/review';
-import { barsPerCavity } from '../core/molds/bars';
+import { hasMold } from '../core/molds/noMold';
 import type { Sheet } from '../core/plan/sheet';
 import { checkEvent, type RunFault, withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
 import { slimRules, slimSheet } from '../core/run/snapshot';
 import { roundsPlaced } from '../core/schedule/schedule';
-import { fillsOfRound } from '../core/work/rounds';
+import { piecesOfRound } from '../core/work/rounds';
 import { checkContext } from './checkContext';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
@@ -36,6 +36,8 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
   const review = reviewPlan(planFileOf(workshop, plan), context);
   const { sheet } = review;
   if (!sheet || hasStop(review.findings)) throw stopped(review.findings);
+  if (!hasMold(sheet))
+    throw new Problem(409, 'no-mold', 'This plan has no mold yet. Choose one in the plan first.');
   if (roundsPlaced(sheet, rules) < sheet.totals.rounds)
     throw tooManyRounds(sheet, roundsPlaced(sheet, rules));
   const pourPlan = await pourPlanOf(sheet, rules);
@@ -78,7 +80,7 @@ function tooManyRounds(sheet: Sheet, most: number): Problem {
   return new Problem(
     409,
     'too-many-rounds',
-    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * fillsOfRound(sheet, 0) * barsPerCavity(sheet.mold)} pieces at the most in a run.`,
+    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * piecesOfRound(sheet, 0)} pieces at the most in a run.`,
   );
 }
 
@@ -135,6 +137,8 @@ function explainRunFault(fault: RunFault): string {
       return 'This task needs the weight that is on the scale.';
     case 'not-done-yet':
       return 'This task is open, so there is nothing to undo.';
+    case 'not-optional':
+      return 'Only a dose that the plan calls optional can be left out. Weigh it, or give the run up.';
     case 'is-a-wait':
       return 'This passes by itself. Go on with what comes after it.';
     case 'needs-first':

@@ -18,6 +18,31 @@ test('a reload in mid-run loses neither a tick nor what was being typed', async 
   await expect(page.getByTestId('target')).toHaveText(/616\.4/);
 });
 
+test('a dose that may be left out is marked in the plan and left out at the bench, or put in after all', async ({
+  page,
+  request,
+}) => {
+  const { id } = await given(request, ownFile([[scent, '2 %']]));
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: /other ways to say it/ }).click();
+  await page.getByRole('checkbox', { name: 'may be left out at the bench' }).check();
+  await expect(page.getByRole('rowheader', { name: /optional/ })).toBeVisible();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForURL(/\/bench\//);
+  await expect(page.getByRole('button', { name: 'Leave it out' })).toBeHidden();
+  await page.getByLabel('On the scale').fill('616.4');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  const inList = page.getByRole('button', { name: /left out/ });
+  await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await inList.click();
+  await page.getByRole('button', { name: 'Put it in after all' }).click();
+  await expect(inList).toBeHidden();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+});
+
 test('a weight that cannot be read is refused at the field, in words', async ({ page, request }) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
   await page.goto(`/plans/${id}`);

@@ -175,6 +175,7 @@ test('the freezer is allowed with its dew, and refused by the house rule with th
   await expect(checks(page).getByText(/It collects dew out of the freezer/)).toBeVisible();
   await checks(page).getByRole('button', { name: 'Take it out after 10 min' }).click();
   await expect(page.getByLabel('for', { exact: true })).toHaveValue('10');
+  await strip(page).getByText('freezer').first().hover();
   await expect(strip(page).getByTitle(/In the freezer for 10 min/)).toBeVisible();
   await saved(page);
 

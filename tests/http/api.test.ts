@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import test, { after, before } from 'node:test';
+import { NO_MOLD } from '../../src/core/molds/noMold';
 import { additive, BOX, base, fragrance, mold, planFile } from '../support/planFiles';
 import { type RunningServer, send, sendText, startServer, temporaryFolder } from '../support/server';
 
@@ -57,6 +58,10 @@ test('the pour plan of a file: layers, tasks in words, and findings; a file that
   });
   assert.equal(refused.status, 422);
   assert.match(JSON.stringify(refused.body.errors), /atC/);
+  const batch = { by: 'base', massG: 600, text: '600 g', gives: 'pieces' };
+  const unmolded = { ...whole, mold: NO_MOLD, plan: { ...whole.plan, moldId: NO_MOLD.id, batch } };
+  const untold = await send(server.base, 'POST', '/api/pour-plan', unmolded);
+  assert.deepEqual([untold.status, untold.body.pourPlan], [200, null]);
 });
 
 test('a plan file goes in, comes out the same, and gives the same sheet without being stored', async () => {

@@ -86,8 +86,6 @@ test('every share of product against an independent mass balance', () => {
           [a, b, dispersant({ densityGPerMl: 1.26 })],
         );
         const named = file.materials.map((each) => (each.id === 'same' ? { ...each, name: 'Other' } : each));
-        const [pour] = sheetOf({ ...file, materials: named }).pours;
-        assert.ok(pour);
         const expected = balance(
           [
             { density: 0.9, grams: (g) => first.grams(g) * 0.75 },
@@ -101,7 +99,10 @@ test('every share of product against an independent mass balance', () => {
           (pieces * 95 * fill) / 100 / (1 - loss / 100),
           1.06,
         );
+        // Amounts that fill the jug leave no base, and no sheet is made.
         if (expected.baseG < 1) return;
+        const [pour] = sheetOf({ ...file, materials: named }).pours;
+        assert.ok(pour, 'a pour');
         assert.ok(isClose(pour.baseG, expected.baseG));
         assert.deepEqual(pour.lines.length, expected.ofProduct.length);
         for (const [index, ofProduct] of expected.ofProduct.entries())

@@ -104,6 +104,13 @@ const batch = fc.option(
   { nil: undefined, freq: 1 },
 );
 
+/** What is beyond one filling goes into a second mold of two cavities. */
+function withSecond(capacityMl: number | undefined, file: PlanFile): PlanFile {
+  if (capacityMl === undefined) return file;
+  const secondMold = mold({ id: 'second', name: 'Second', cavities: 2, capacityMl });
+  return { ...file, plan: { ...file.plan, secondMoldId: secondMold.id }, secondMold };
+}
+
 /** Any plan that can be told, sensible or not: one to three fillings, and up to `mostPours` pours. */
 export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
   return fc
@@ -114,34 +121,38 @@ export function anyPlanFile(mostPours = 5): fc.Arbitrary<PlanFile> {
       hardensH: fc.constantFrom(null, 12),
       batch,
       leastMeltG: fc.constantFrom(undefined, undefined, 0, 60, 900),
+      secondMl: fc.constantFrom(undefined, undefined, 40, 100, 150),
     })
-    .map(({ pours, shape, pieces: count, hardensH, batch: said, leastMeltG }) =>
-      planFile(
-        pours.map(
-          ({ base: its, size, way: own, embeds, dose, laid }): FilePour => ({
-            base: { ...its, hardensH },
-            size,
-            doses:
-              dose === ''
-                ? []
-                : [
-                    [colorant({ colour: '#2f6fa8' }), dose],
-                    [fragrance(), '1 %'],
-                  ],
-            ...(laid ? { laid: [[additive(), '2 g/piece', laid]] } : {}),
-            ...(Object.keys(own).length > 0 ? { way: own } : {}),
-            ...(embeds.length > 0 ? { embeds } : {}),
-          }),
+    .map(({ pours, shape, pieces: count, hardensH, batch: said, leastMeltG, secondMl }) =>
+      withSecond(
+        secondMl,
+        planFile(
+          pours.map(
+            ({ base: its, size, way: own, embeds, dose, laid }): FilePour => ({
+              base: { ...its, hardensH },
+              size,
+              doses:
+                dose === ''
+                  ? []
+                  : [
+                      [colorant({ colour: '#2f6fa8' }), dose],
+                      [fragrance(), '1 %'],
+                    ],
+              ...(laid ? { laid: [[additive(), '2 g/piece', laid]] } : {}),
+              ...(Object.keys(own).length > 0 ? { way: own } : {}),
+              ...(embeds.length > 0 ? { embeds } : {}),
+            }),
+          ),
+          {
+            fillFraction: 0.95,
+            jugLossFraction: 0.03,
+            pieces: count,
+            ...(said ? { batch: { ...said, text: '' } } : {}),
+            ...(leastMeltG === undefined ? {} : { leastMeltG }),
+          },
+          mold({ shape }),
+          [scrap()],
         ),
-        {
-          fillFraction: 0.95,
-          jugLossFraction: 0.03,
-          pieces: count,
-          ...(said ? { batch: { ...said, text: '' } } : {}),
-          ...(leastMeltG === undefined ? {} : { leastMeltG }),
-        },
-        mold({ shape }),
-        [scrap()],
       ),
     );
 }

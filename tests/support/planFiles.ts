@@ -15,6 +15,7 @@ import {
   unknownFragrance,
 } from '../../src/core/materials/unknownMaterial';
 import type { Mold } from '../../src/core/molds/mold';
+import { UNKNOWN_MOLD } from '../../src/core/molds/unknownMold';
 import type { MadePiece } from '../../src/core/plan/embed';
 import { type DraftEmbed, withIds } from '../../src/core/plan/ids';
 import type { LaidWhere } from '../../src/core/plan/laid';
@@ -108,24 +109,15 @@ export function blend(members: [Fragrance | Blend, number][], over: Partial<Blen
 
 export function mold(over: Partial<Mold> = {}): Mold {
   return {
+    ...UNKNOWN_MOLD,
     id: 'mold-1',
     name: 'Test mold',
     cavities: 6,
-    copies: 1,
     capacityMl: 100,
     measuredBy: 'water',
-    measures: [],
     shape: { kind: 'capacity-only' },
     madeOf: 'silicone',
-    highestC: null,
     usualFillFraction: 1,
-    shrinkageFraction: null,
-    sliceMm: null,
-    stripMm: null,
-    endTrimMm: 0,
-    taught: [],
-    boughtFrom: '',
-    note: '',
     ...over,
   };
 }

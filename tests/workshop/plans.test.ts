@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { reviewPlan } from '../../src/core/checks/review';
+import { NO_MOLD } from '../../src/core/molds/noMold';
 import { importPlan } from '../../src/server/importPlan';
 import { planFileOf } from '../../src/server/planFile';
 import { createPlan, duplicatePlan, findPlan, savePlan } from '../../src/server/plans';
@@ -99,6 +100,31 @@ test('import leaves what is here alone: the same record is shared, one that diff
   assert.deepEqual(weights(reviewPlan(planFileOf(workshop, taken.plan))), weights(reviewPlan(theirs)));
   importPlan(workshop, theirs);
   assert.equal(workshop.materials.all().length, 4);
+});
+
+test('a second mold comes in with its plan; no mold is none in the book, and no run begins without one', async () => {
+  const workshop = emptyWorkshop();
+  const plain = planFile([{}], { pieces: 8 });
+  const second = mold({ id: 'rounds', name: 'Rounds', capacityMl: 40 });
+  const taken = importPlan(workshop, {
+    ...plain,
+    plan: { ...plain.plan, secondMoldId: second.id },
+    secondMold: second,
+  });
+  assert.deepEqual(
+    workshop.molds
+      .all()
+      .map(({ item }) => item.name)
+      .sort(),
+    ['Rounds', 'Test mold'],
+  );
+  assert.equal(planFileOf(workshop, taken.plan).secondMold?.name, 'Rounds');
+
+  const batch = { by: 'base' as const, massG: 600, text: '600 g', gives: 'pieces' as const };
+  const unmolded = importPlan(workshop, planFile([{}], { pieces: 1, batch }, NO_MOLD));
+  assert.equal(workshop.molds.all().length, 2);
+  assert.equal(unmolded.plan.moldId, NO_MOLD.id);
+  await assert.rejects(startRun(workshop, 'run', unmolded.id), { code: 'no-mold' });
 });
 
 test('an import that fails half way brings nothing in', () => {

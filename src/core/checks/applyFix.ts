@@ -1,12 +1,15 @@
-import { withBatch } from '../plan/howMuch';
 import { type DraftPlan, withIds } from '../plan/ids';
 import { dose, type Plan, type PlanFile, retyped } from '../plan/plan';
 import { scalePlan } from '../plan/scalePlan';
 import { withFreezer, withWhen } from '../plan/setMaking';
+import { withBatch } from '../plan/withBatch';
 import type { PlanEdit } from './planEdit';
 
 /** The plan with a finding's fix applied. Edits name doses by their place in the plan as it was checked. */
-export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits: readonly PlanEdit[]): Plan {
+export function applyFix(
+  { plan, mold, secondMold }: Pick<PlanFile, 'plan' | 'mold' | 'secondMold'>,
+  edits: readonly PlanEdit[],
+): Plan {
   const changed: DraftPlan = {
     ...plan,
     pours: plan.pours.map((pour, pourIndex) => ({
@@ -34,7 +37,7 @@ export function applyFix({ plan, mold }: Pick<PlanFile, 'plan' | 'mold'>, edits:
   };
   const edited = edits.reduce(withSetting, withIds(changed));
   const pieces = edits.find((edit) => edit.kind === 'set-pieces')?.pieces;
-  return pieces === undefined ? edited : scalePlan(edited, pieces, mold);
+  return pieces === undefined ? edited : scalePlan(edited, pieces, { mold, secondMold });
 }
 
 /** The plan with an edit that is about no dose. */

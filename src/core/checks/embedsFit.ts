@@ -1,5 +1,6 @@
 import { depthMm, isKnown } from '../molds/shape';
 import type { Sheet, SheetPour } from '../plan/sheet';
+import { wholeSheet } from '../work/rounds';
 import type { Check, Found } from './finding';
 import { PLAIN } from './plain';
 
@@ -54,13 +55,14 @@ function liftOf({ bottomMm }: SheetEmbed, { fromMm }: SheetPour): number {
 }
 
 /** Pieces of another plan, told with the first pour that they are set into. */
-function madeAhead({ pours, fills }: Sheet): Found[] {
+function madeAhead(sheet: Sheet): Found[] {
+  const cavities = Math.ceil(wholeSheet(sheet).cavities);
   const first = new Map<string, { pourIndex: number; about: string; count: number }>();
-  for (const [pourIndex, { embeds }] of pours.entries())
+  for (const [pourIndex, { embeds }] of sheet.pours.entries())
     for (const { id, kind, name, perPiece } of embeds) {
       if (kind !== 'plan') continue;
       const known = first.get(id) ?? { pourIndex, about: name, count: 0 };
-      first.set(id, { ...known, count: known.count + (perPiece ?? 0) * Math.ceil(fills) });
+      first.set(id, { ...known, count: known.count + (perPiece ?? 0) * cavities });
     }
   return [...first.values()].map((each) => ({
     ...PLAIN,

@@ -1,8 +1,8 @@
 import { ORIGINS, USES } from '../materials/fields';
 import { BATCH_FAULTS } from '../plan/batch';
-import { SIZE_FAULTS } from '../plan/pourVolumes';
 import { ASSUMPTIONS } from '../plan/recipeDose';
 import { RELATION_FAULTS } from '../plan/relations';
+import { SIZE_FAULTS } from '../plan/sizeFault';
 import { z } from '../zod';
 import { planEditSchema } from './planEdit';
 
@@ -68,7 +68,8 @@ export const findingSchema = z.discriminatedUnion('code', [
     by: z.enum(['base', 'jug']),
     massG: z.number(),
     comesToG: z.number(),
-    pieces: z.int().positive(),
+    /** null where there is no mold to make them in. */
+    pieces: z.int().positive().nullable(),
   }),
   // Sizes and ways of pouring.
   found('pour-sizes', { fault: z.enum(SIZE_FAULTS), offMl: z.number(), offMm: z.number().nullable() }),
@@ -115,6 +116,13 @@ export const findingSchema = z.discriminatedUnion('code', [
   found('not-for-skin', {}),
   found('candle-only', {}),
   found('food-colour', {}),
+  found('needs-mold', {}),
+  found('second-mold-times', {
+    /** Name of the plan's mold. */
+    first: z.string(),
+    holdsMl: z.number().positive(),
+    firstHoldsMl: z.number().positive(),
+  }),
   found('usual-mold', { capacityMl: z.number().positive() }),
   found('over-supplier-limit', {
     ofProduct: z.number(),

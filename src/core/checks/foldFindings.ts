@@ -1,8 +1,8 @@
 import { bySeverity } from './bySeverity';
 import type { Finding, FindingCode } from './finding';
 
-/** What notes are told together of. */
-export const FOLDS = ['figures', 'label', 'heat', 'stock', 'looks', 'way'] as const;
+/** What notes are told together of. What the pour plan finds comes in after the others, and moves none of them as the last. */
+export const FOLDS = ['figures', 'label', 'stock', 'looks', 'way', 'heat'] as const;
 
 export type Fold = (typeof FOLDS)[number];
 
@@ -33,6 +33,7 @@ const FOLD_OF: Partial<Record<FindingCode, Fold>> = {
   overdone: 'looks',
   'too-much-colour': 'looks',
   'mold-too-hot': 'heat',
+  'second-mold-times': 'heat',
   'freezer-refused': 'heat',
 };
 

@@ -1,4 +1,6 @@
-import type { SizeFault } from '../plan/pourVolumes';
+import type { Mold } from '../molds/mold';
+import { hasMold } from '../molds/noMold';
+import type { SizeFault } from '../plan/sizeFault';
 import type { Check, Found, Severity } from './finding';
 import { PLAIN } from './plain';
 
@@ -15,8 +17,12 @@ const SEVERITY: Record<SizeFault['code'], Severity> = {
 };
 
 /** Sizes of pours that contradict each other or the mold. */
-export const pourSizes: Check = (sheet) => sheet.sizeFaults.map(sizeFinding);
+export const pourSizes: Check = (sheet) => sizeFindings(sheet.sizeFaults, sheet);
 
-export function sizeFinding({ code: fault, pourIndex, offMl, offMm }: SizeFault): Found {
-  return { ...PLAIN, code: 'pour-sizes', severity: SEVERITY[fault], pourIndex, fault, offMl, offMm };
+export function sizeFindings(faults: readonly SizeFault[], of: { mold: Pick<Mold, 'id'> }): Found[] {
+  return faults.map(({ code: fault, pourIndex, offMl, offMm }) =>
+    fault === 'needs-shape' && !hasMold(of)
+      ? { ...PLAIN, code: 'needs-mold', severity: 'stop', pourIndex, about: '' }
+      : { ...PLAIN, code: 'pour-sizes', severity: SEVERITY[fault], pourIndex, fault, offMl, offMm },
+  );
 }

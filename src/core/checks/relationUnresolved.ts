@@ -1,12 +1,12 @@
+import { isRelationFault } from '../plan/relations';
 import type { Check, Found } from './finding';
 
 /** A dose in relation to something that can't be told. */
 export const relationUnresolved: Check = (sheet) =>
   sheet.pours.flatMap((pour, pourIndex) =>
     pour.unreadable.flatMap(({ doseIndex, material, text, why }): Found[] =>
-      why === 'text' || why === 'no-usual-least' || why === 'laid-share'
-        ? []
-        : [
+      isRelationFault(why)
+        ? [
             {
               code: 'relation-unresolved',
               severity: 'stop',
@@ -18,6 +18,7 @@ export const relationUnresolved: Check = (sheet) =>
               assumed: false,
               fix: null,
             },
-          ],
+          ]
+        : [],
     ),
   );

@@ -25,6 +25,7 @@ import { laidFits } from './laidFits';
 import { liquidsOverCap } from './liquidsOverCap';
 import { lotPastDate } from './lotPastDate';
 import { moldTooHot } from './moldTooHot';
+import { needsMold } from './needsMold';
 import { noRoomForBase } from './noRoomForBase';
 import { notComputed } from './notComputed';
 import { notForSkin } from './notForSkin';
@@ -34,10 +35,11 @@ import { origins } from './origins';
 import { overdone } from './overdone';
 import { overSupplierLimit } from './overSupplierLimit';
 import { pourOverCeiling } from './pourOverCeiling';
-import { pourSizes, sizeFinding } from './pourSizes';
+import { pourSizes, sizeFindings } from './pourSizes';
 import { pourWays } from './pourWays';
 import { relationUnresolved } from './relationUnresolved';
 import { scaleFit } from './scaleFit';
+import { secondMoldTimes } from './secondMoldTimes';
 import { solidsMove } from './solidsMove';
 import { standInFigures } from './standInFigures';
 import { stockShort } from './stockShort';
@@ -55,6 +57,8 @@ const CHECKS: readonly Check[] = [
   laidFits,
   jugTooSmall,
   moldTooHot,
+  needsMold,
+  secondMoldTimes,
   pourOverCeiling,
   freezerRefused,
   doseUnreadable,
@@ -118,7 +122,7 @@ function reviewed(file: PlanFile, context: CheckContext): { sheet: Sheet | null;
     if (made.success)
       return { sheet: made.data, found: CHECKS.flatMap((check) => check(made.data, context)) };
     const noRoom = noRoomForBase(made.error, file, context.rules.leastMeltG);
-    return { sheet: null, found: [...made.error.sizeFaults.map(sizeFinding), noRoom] };
+    return { sheet: null, found: [...sizeFindings(made.error.sizeFaults, file), noRoom] };
   } catch (error) {
     // One plan that can't be worked out must not take the others down with it.
     return { sheet: null, found: [notComputed(error)] };

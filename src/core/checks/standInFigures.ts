@@ -1,24 +1,29 @@
+import { moldsFilled } from '../molds/filled';
+import type { Mold } from '../molds/mold';
 import type { SheetPour } from '../plan/sheet';
 import type { Check, Found } from './finding';
 import { PLAIN } from './plain';
 
 /** Weights that rest on a usual figure, because the material's own was never measured. */
 export const standInFigures: Check = (sheet) => [
-  ...(sheet.mold.measuredBy === 'usual'
-    ? [
-        {
-          ...PLAIN,
-          code: 'usual-mold' as const,
-          severity: 'note' as const,
-          pourIndex: null,
-          about: sheet.mold.name,
-          capacityMl: sheet.mold.capacityMl,
-          assumed: true,
-        },
-      ]
-    : []),
+  ...moldsFilled(sheet, sheet.fills).flatMap(usualMold),
   ...sheet.pours.flatMap(checkPour),
 ];
+
+function usualMold({ measuredBy, name, capacityMl }: Mold): Found[] {
+  if (measuredBy !== 'usual') return [];
+  return [
+    {
+      ...PLAIN,
+      code: 'usual-mold',
+      severity: 'note',
+      pourIndex: null,
+      about: name,
+      capacityMl,
+      assumed: true,
+    },
+  ];
+}
 
 function checkPour(pour: SheetPour, pourIndex: number): Found[] {
   const common = {

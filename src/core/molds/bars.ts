@@ -2,16 +2,11 @@ import type { Mold } from './mold';
 import { slicesOf } from './slicing';
 
 /** As much of a mold as decides how many pieces it makes. */
-type SlicedMold = Pick<Mold, 'shape' | 'sliceMm' | 'stripMm' | 'endTrimMm'>;
+export type SlicedMold = Pick<Mold, 'shape' | 'sliceMm' | 'stripMm' | 'endTrimMm'>;
 
 /** A piece is a bar where the mold is sliced, and what comes out of a cavity where it is not. */
 export function barsPerCavity(mold: SlicedMold): number {
   return Math.max(1, slicesOf(mold)?.bars ?? 1);
-}
-
-/** How many cavities are filled for so many pieces: whole ones, so that a last loaf may give more bars than are asked for. */
-export function fillsFor(pieces: number, mold: SlicedMold): number {
-  return Math.ceil(pieces / barsPerCavity(mold));
 }
 
 /** The share of what a cavity holds that is in one piece. */

@@ -1,10 +1,10 @@
-import { barsPerCavity } from '../molds/bars';
+import { wholePiecesOf } from '../molds/filled';
 import { whereGrowing } from '../molds/shape';
 import { fail, ok, type Result } from '../result';
-import { withBatch } from './howMuch';
 import { makeSheet } from './makeSheet';
 import type { PlanFile } from './plan';
 import type { Sheet } from './sheet';
+import { withBatch } from './withBatch';
 
 /**
  * How many pieces the base on hand makes, fixed doses growing along with them.
@@ -20,13 +20,12 @@ export function piecesFromBase(
   for (const pour of sheet.pours) {
     needG.set(pour.base.id, (needG.get(pour.base.id) ?? 0) + pour.baseG / sheet.fills);
   }
-  const bars = barsPerCavity(sheet.mold);
   let pieces = Number.POSITIVE_INFINITY;
   let shortOf: string | null = null;
   for (const [baseId, perFillG] of needG) {
     const onHand = onHandG.get(baseId);
     if (onHand === undefined) continue;
-    const enoughFor = bars * Math.floor((onHand / perFillG) * (1 + 1e-12));
+    const enoughFor = wholePiecesOf(sheet, (onHand / perFillG) * (1 + 1e-12));
     if (enoughFor < pieces) {
       pieces = enoughFor;
       shortOf = baseId;

@@ -36,11 +36,11 @@ test('a bar more is a loaf more, and what it gives beyond is said', () => {
 
 test('a batch in another number keeps its strength: fixed doses follow the loaves, counted ones whole', () => {
   const file = planFile([{ doses: [[fragrance(), '12 g']] }], { pieces: 10 }, LOAF);
-  const scaled = scalePlan(file.plan, 30, LOAF);
+  const scaled = scalePlan(file.plan, 30, { mold: LOAF });
   assert.equal(scaled.pours[0]?.doses[0]?.text, '36 g');
   const drops = planFile([{ doses: [[fragrance(), '2 drops']] }], { pieces: 10 });
-  assert.equal(scalePlan(drops.plan, 12, mold()).pours[0]?.doses[0]?.text, '2 drops');
-  assert.equal(scalePlan(drops.plan, 29, mold()).pours[0]?.doses[0]?.text, '6 drops');
+  assert.equal(scalePlan(drops.plan, 12, { mold: mold() }).pours[0]?.doses[0]?.text, '2 drops');
+  assert.equal(scalePlan(drops.plan, 29, { mold: mold() }).pours[0]?.doses[0]?.text, '6 drops');
 });
 
 test('what another plan sets in is a bar, what the shelf makes is bars, and the log tells of bars', () => {

@@ -8,9 +8,9 @@ import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { fillsOfRound } from '../work/rounds';
 import { tasksOf } from '../work/tasksOf';
 import type { Batch } from './batch';
-import { withBatch } from './howMuch';
 import { makeSheet } from './makeSheet';
 import type { PlanFile } from './plan';
+import { withBatch } from './withBatch';
 
 const batch = (massG: number, over: Partial<Batch> = {}): Batch => ({
   by: 'base',

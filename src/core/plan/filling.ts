@@ -17,7 +17,7 @@ export interface FoundFilling extends Filling {
 type MassAt = (filling: Filling) => number | null;
 
 const FULL = 1;
-const NEXT_TO_NOTHING = 1e-3;
+const NEXT_TO_NOTHING = 1e-5;
 const MOST_FILLS = 1e7;
 const ALIKE = 1e-9;
 

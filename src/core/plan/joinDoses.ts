@@ -21,6 +21,7 @@ interface Joined {
   text: string;
   means: Quantity | null;
   isLaid: boolean;
+  isOptional: boolean;
 }
 
 /** How it is dosed at the bench. */
@@ -38,12 +39,20 @@ export function joinDoses(
     if (material === undefined || !isDoseable(material)) {
       throw new RangeError(`no material “${materialId}” that can be dosed in the plan file`);
     }
-    return { doseId, doseIndex, material, text, means: meaningOf(each), isLaid: each.laid !== undefined };
+    return {
+      doseId,
+      doseIndex,
+      material,
+      text,
+      means: meaningOf(each),
+      isLaid: each.laid !== undefined,
+      isOptional: each.optional === true,
+    };
   });
   const known: (RecipeDose | undefined)[] = joined.map(() => undefined);
   const unreadable: UnreadDose[] = [];
   const settle = (
-    { doseId, doseIndex, material, text, isLaid }: Joined,
+    { doseId, doseIndex, material, text, isLaid, isOptional }: Joined,
     saidAs: SaidAs,
     { amount, exact, assumed }: Measured,
     { isEach, counted, byEye }: DosedHow,
@@ -66,6 +75,7 @@ export function joinDoses(
       isEach,
       counted,
       byEye,
+      isOptional,
     };
   };
 
@@ -77,6 +87,8 @@ export function joinDoses(
     const means = beginsWith(dose.means, weighed);
     if (dose.means === null) unreadable.push({ doseIndex, material, text, why: 'text' });
     else if (means === null) unreadable.push({ doseIndex, material, text, why: 'no-usual-least' });
+    else if (means.kind === 'perPiece' && shared.pieces === null)
+      unreadable.push({ doseIndex, material, text, why: 'no-pieces' });
     else if (means.kind !== 'times')
       settle(
         dose,

@@ -156,7 +156,7 @@ test('more pieces of little leave the amounts of a jug alone until it no longer 
   );
   const sheet = sheetOf(file);
   assert.deepEqual(meltFactors(sheet, 3), [1]);
-  assert.equal(scalePlan(file.plan, 6, file.mold, sheet).pours[0]?.doses[0]?.text, '6 g');
+  assert.equal(scalePlan(file.plan, 6, file, sheet).pours[0]?.doses[0]?.text, '6 g');
   // 40 discs take more than 60 g: it grows by what is melted.
   const [factor = 0] = meltFactors(sheet, 20);
   assert.ok(factor > 2 && factor < 2.7);

@@ -1,4 +1,12 @@
-import { barsPerCavity, cavitiesOf, fillsFor, pieceShare } from '../molds/bars';
+import { pieceShare } from '../molds/bars';
+import {
+  cavitiesFilled,
+  cavityCount,
+  fillsFor,
+  piecesMadeOf,
+  roundFills,
+  secondShare,
+} from '../molds/filled';
 import { type Fillings, meltOfFillings } from '../pours/leastMelt';
 import { jugTurns } from '../pours/sharedJug';
 import { fail, ok, type Result } from '../result';
@@ -8,9 +16,10 @@ import { type Filling, fillingOf } from './filling';
 import { jugContents } from './jugContent';
 import { USUAL_MAKING } from './making';
 import { type Plan, type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
-import { type PourRoom, pourVolumes, type SizeFault } from './pourVolumes';
+import { displacedIn, type PourRoom, pourVolumes } from './pourVolumes';
 import { type RecipeLine, type RecipePour, recipeOf } from './recipe';
 import type { Sheet, SheetEmbed, SheetLaid, SheetLine, SheetPour } from './sheet';
+import type { SizeFault } from './sizeFault';
 import { baseMassForVolume, pourSums } from './solvePour';
 
 /** The additions of a pour, or what is set into it, are more than its share of the molds. */
@@ -31,9 +40,8 @@ export interface NoRoomForBase {
  * @param file a plan file that has passed its schema
  */
 export function makeSheet(file: PlanFile): Result<Sheet, NoRoomForBase> {
-  const { plan, mold } = file;
-  const { batch, pieces, fillFraction } = plan;
-  const asSaid: Filling = { fills: fillsFor(pieces, mold), fillFraction };
+  const { batch, pieces, fillFraction } = file.plan;
+  const asSaid: Filling = { fills: fillsFor(pieces, file), fillFraction };
   if (!batch) return sheetAt(file, asSaid);
   const { fault, ...filling } = fillingOf(batch, asSaid, (tried) => {
     const made = sheetAt(file, tried);
@@ -52,15 +60,16 @@ function sheetAt(
   filling: Filling,
   fault: BatchFault | null = null,
 ): Result<Sheet, NoRoomForBase> {
-  const { plan, mold } = file;
+  const { plan, mold, secondMold = null } = file;
   const { fills, fillFraction } = filling;
+  const cavities = cavityCount(file, fills);
   const { recipe, rooms, faults } = roomsAndJugs(file, filling);
   const pours: SheetPour[] = [];
   for (const [pourIndex, recipePour] of recipe.entries()) {
     const room = rooms[pourIndex];
     const planned = plan.pours[pourIndex];
     if (!room || !planned) continue;
-    const pour = makePour(recipePour, pourIndex, room, planned, file, fills);
+    const pour = makePour(recipePour, pourIndex, room, planned, file, { fills, cavities });
     if (!pour.success) return fail({ ...pour.error, sizeFaults: faults });
     pours.push(pour.data);
   }
@@ -74,8 +83,8 @@ function sheetAt(
   const embedsG = sum(({ embeds }) => embeds.reduce((total, { massG }) => total + massG, 0));
   const trimmedG = sum(({ way, intoMoldG: own }) => (way.trimmed ? own : 0));
   const laidG = sum(({ laid }) => laid.reduce((total, { leaves, massG }) => total + (leaves ? 0 : massG), 0));
-  const piecesMade = Math.ceil(fills) * barsPerCavity(mold);
-  const fillG = (intoMoldG - trimmedG + embedsG + laidG) / fills;
+  const piecesMade = piecesMadeOf(file, fills);
+  const fillG = fillOf(pours, rooms, file, { fills, cavities, laidG });
   const totals = {
     baseG,
     additionsG: sum((pour) => pour.additionsG),
@@ -86,9 +95,11 @@ function sheetAt(
     embedsG,
     laidG,
     trimmedG,
-    fillG,
-    pieceG: fillG * pieceShare(mold),
-    rounds: Math.ceil(fills / cavitiesOf(mold)),
+    fillG: fillG.first,
+    pieceG: fillG.first * pieceShare(mold),
+    secondFillG: fillG.second,
+    secondPieceG: secondMold ? fillG.second * pieceShare(secondMold) : 0,
+    rounds: Math.ceil(fills / roundFills(file) - ROUND_CRUMB),
   };
   return ok({
     version: 1,
@@ -96,6 +107,7 @@ function sheetAt(
     use: plan.use,
     note: plan.note,
     mold,
+    secondMold,
     pieces: plan.batch ? piecesMade : plan.pieces,
     fills,
     piecesMade,
@@ -110,24 +122,51 @@ function sheetAt(
   });
 }
 
+/** Rounds that are full to this much are told as full. */
+const ROUND_CRUMB = 1e-9;
+
+/** What comes out of a cavity of either mold, without what is cut off, with what is set in and laid, g. */
+function fillOf(
+  pours: readonly SheetPour[],
+  rooms: readonly PourRoom[],
+  file: PlanFile,
+  { fills, cavities, laidG }: { fills: number; cavities: number; laidG: number },
+): { first: number; second: number } {
+  const at = (share: number) =>
+    pours.reduce((sum, { way, intoMoldG, intoMoldMl, embeds }, index) => {
+      const room = rooms[index] ?? { volumeMl: 0, displacedMl: 0, fillingMl: 0 };
+      // What does not fit is a stop, and pours nothing.
+      const pouredMl = Math.max(0, room.volumeMl * share - displacedIn(room, { fills: share, cavities: 1 }));
+      const pouredG = way.trimmed ? 0 : (intoMoldG / intoMoldMl) * pouredMl;
+      const setInG = embeds.reduce(
+        (all, { perPiece, massG }) => all + (perPiece === null ? (massG / fills) * share : massG / cavities),
+        0,
+      );
+      return sum + pouredG + setInG;
+    }, laidG / cavities);
+  const { second } = cavitiesFilled(file, fills);
+  return { first: at(1), second: second > 0 ? at(secondShare(file)) : 0 };
+}
+
 /** True where what is in a jug is not just what one pour takes. */
 function sharesJugs({ pours, leastMeltG = 0 }: Plan): boolean {
   return leastMeltG > 0 || pours.some(({ way }) => way?.sameJug);
 }
 
-function fillingsOf({ plan, mold }: PlanFile, fills: number): Fillings {
-  return { fills, mold, leastMeltG: plan.leastMeltG ?? 0 };
+function fillingsOf({ plan, mold, secondMold }: PlanFile, fills: number): Fillings {
+  return { fills, mold, secondMold, leastMeltG: plan.leastMeltG ?? 0 };
 }
 
 /** Pours that are told by weight take up the room of what their jug holds, which follows from the rooms again. */
 const MOST_ROOM_TURNS = 6;
 
 function roomsAndJugs(file: PlanFile, filling: Filling) {
-  const { plan, mold } = file;
+  const { plan } = file;
   const { fills } = filling;
+  const each = cavityCount(file, fills) / fills;
   const told = recipeOf(file, fills);
   let recipe: readonly RecipePour[] = told;
-  let found = pourVolumes(plan, mold, recipe, filling);
+  let found = pourVolumes(file, recipe, filling);
   if (sharesJugs(plan)) {
     const turns = plan.pours.some(({ size }) => size.by === 'mass' || size.by === 'base')
       ? MOST_ROOM_TURNS
@@ -136,11 +175,13 @@ function roomsAndJugs(file: PlanFile, filling: Filling) {
       recipe = jugContents(
         told,
         found.rooms.map(
-          ({ volumeMl, displacedMl }) => ((volumeMl - displacedMl) * fills) / (1 - plan.jugLossFraction),
+          (room) =>
+            ((room.volumeMl - displacedIn(room, { fills: 1, cavities: each })) * fills) /
+            (1 - plan.jugLossFraction),
         ),
         fillingsOf(file, fills),
       );
-      if (turns > 1) found = pourVolumes(plan, mold, recipe, filling);
+      if (turns > 1) found = pourVolumes(file, recipe, filling);
     }
   }
   return { recipe, ...found };
@@ -164,10 +205,10 @@ function makePour(
   room: PourRoom,
   { id, size, doses, way = {}, when = {}, note = '' }: Pour,
   file: PlanFile,
-  fills: number,
+  { fills, cavities }: { fills: number; cavities: number },
 ): Result<SheetPour, Omit<NoRoomForBase, 'sizeFaults'>> {
   const { jugLossFraction } = file.plan;
-  const intoMoldMl = (room.volumeMl - room.displacedMl) * fills;
+  const intoMoldMl = (room.volumeMl - displacedIn(room, { fills: 1, cavities: cavities / fills })) * fills;
   const jugVolumeMl = intoMoldMl / (1 - jugLossFraction);
   const sums = pourSums(pour);
   const baseG = baseMassForVolume(sums, jugVolumeMl);
@@ -188,12 +229,12 @@ function makePour(
     jugVolumeMl,
     intoMoldG: jugG * (1 - jugLossFraction),
     intoMoldMl,
-    displacedMl: room.displacedMl * fills,
+    displacedMl: displacedIn(room, { fills, cavities }),
     fromMm: room.fromMm,
     toMm: room.toMm,
     surfaceMm: room.surfaceMm,
     way,
-    embeds: embedsOf(pour, room, fills),
+    embeds: embedsOf(pour, room, { fills, cavities }),
     embedsUnsized: unsizedNames(pour, file),
     embedsCircular: circularNames(pour, file),
     size,
@@ -261,10 +302,15 @@ function makeLine(line: RecipeLine, baseG: number, jugG: number): SheetLine {
     byEye: line.byEye && {
       mostG: line.byEye.most && line.byEye.most.shareOfBase * baseG + line.byEye.most.fixedG,
     },
+    isOptional: line.isOptional,
   };
 }
 
-function embedsOf({ embeds }: RecipePour, room: PourRoom, fills: number): SheetEmbed[] {
+function embedsOf(
+  { embeds }: RecipePour,
+  room: PourRoom,
+  { fills, cavities }: { fills: number; cavities: number },
+): SheetEmbed[] {
   return embeds.flatMap(({ embed, piece }, embedIndex): SheetEmbed[] => {
     if (!piece) return [];
     const isFilling = embed.as === 'filling';
@@ -283,8 +329,8 @@ function embedsOf({ embeds }: RecipePour, room: PourRoom, fills: number): SheetE
         perPiece: isFilling ? null : embed.perPiece,
         eachG: isFilling ? null : piece.massG,
         eachMl: isFilling ? null : piece.volumeMl,
-        massG: piece.massG * count * fills,
-        volumeMl: piece.volumeMl * count * fills,
+        massG: piece.massG * count * (isFilling ? fills : cavities),
+        volumeMl: piece.volumeMl * count * (isFilling ? fills : cavities),
         densityGPerMl: piece.massG / piece.volumeMl,
         densityAssumed: piece.assumed,
         ofRoom: isFilling ? embed.ofRoom : null,

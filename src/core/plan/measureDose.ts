@@ -14,7 +14,8 @@ import type { Assumption, RecipeDose } from './recipeDose';
 
 /** What an amount for each piece is for. */
 export interface SharedOut {
-  pieces: number;
+  /** null where no mold says how many there are. */
+  pieces: number | null;
   jugLossFraction: number;
 }
 
@@ -46,7 +47,7 @@ export function measureDose(
     case 'perPiece': {
       // Each piece gets its amount, so what stays in the jug has it too.
       const { massG, ...rest } = weigh(means.amount, material);
-      const fixedG = (massG * pieces) / (1 - jugLossFraction);
+      const fixedG = (massG * (pieces ?? 1)) / (1 - jugLossFraction);
       return { amount: { shareOfBase: 0, fixedG }, ...rest };
     }
     default: {

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result';
 import { parseMass } from '../units/parseMass';
 import type { QuantityFault } from '../units/quantityFault';
-import type { UnitSystem } from '../units/showQuantity';
+import { massUnit, type UnitSystem } from '../units/showQuantity';
 import { spokenNumber } from '../units/spokenNumber';
 import { BATCH_LIMITS_G } from './batch';
 
@@ -49,6 +49,11 @@ export function parseBatch(
       : fail({ code: 'bad-mass', fault: mass.error });
   if (share > 1) return fail({ code: 'more-than-all' });
   return checked(share * lot.left);
+}
+
+/** A batch as it is kept: a bare number is in the unit beside its field, whatever is shown later. */
+export function batchText(typed: string, system: UnitSystem): string {
+  return /^[\d.,\s]+$/.test(typed) ? `${typed.trim()} ${massUnit(system)}` : typed.trim();
 }
 
 function partOfLot(typed: string): { share: number; number: string | null } | null {

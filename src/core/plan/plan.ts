@@ -21,6 +21,7 @@ export const LONGEST_POUR_NOTE = 300;
 export interface NamingFile {
   plan: {
     moldId: string;
+    secondMoldId?: string | undefined;
     pours: {
       baseId: string;
       doses: { materialId: string; wetIn?: Wetting | undefined }[];
@@ -28,6 +29,7 @@ export interface NamingFile {
     }[];
   };
   mold: Mold;
+  secondMold?: Mold | undefined;
   materials: Material[];
   made?: MadePiece[] | undefined;
 }
@@ -69,6 +71,11 @@ export function counting({ counts: _, ...rest }: Dose, counts: 'added' | 'conten
 /** A dose that is laid somewhere, or stirred in. */
 export function laying({ laid: _, ...rest }: Dose, laid: Laid | null): Dose {
   return laid ? { ...rest, laid } : rest;
+}
+
+/** A dose that may be left out at the bench, or that belongs in. */
+export function asOptional({ optional: _, ...rest }: Dose, isOptional: boolean): Dose {
+  return isOptional ? { ...rest, optional: true } : rest;
 }
 
 /** What a dose means: as it is kept, or as its text can be read by now. */

@@ -4,6 +4,7 @@ import { USES } from '../materials/fields';
 import { isDoseable } from '../materials/material';
 import { materialSchema } from '../materials/materialSchema';
 import { moldSchema } from '../molds/moldSchema';
+import { NO_MOLD_ID } from '../molds/noMold';
 import { quantitySchema } from '../units/quantitySchema';
 import { z } from '../zod';
 import { batchSchema } from './batchSchema';
@@ -43,6 +44,8 @@ export const doseSchema = z.strictObject({
   counts: z.literal('content').optional(),
   /** Left out where it is stirred in. */
   laid: laidSchema.optional(),
+  /** It may be left out at the bench; left out itself where the dose belongs in. */
+  optional: z.literal(true).optional(),
 });
 
 /** What a pour says besides its doses and what is set into it, in any version of the file. */
@@ -84,6 +87,8 @@ export const planSchema = z
     ...PLAN_FIELDS,
     /** Bars, where the mold is sliced. */
     pieces: z.int().min(1).max(10_000_000),
+    /** What goes beyond its mold in a round goes into this one, filled as full; left out where the mold is filled again. */
+    secondMoldId: id.optional(),
     pours: z.array(pourSchema).min(1).max(26),
     /** Left out where the amount is said as pieces and fill. */
     batch: batchSchema.optional(),
@@ -97,7 +102,9 @@ export const planSchema = z
       .max(200)
       .optional(),
   })
-  .superRefine(({ pours }, context) => {
+  .superRefine(({ pours, moldId, batch }, context) => {
+    if (moldId === NO_MOLD_ID && batch?.gives !== 'pieces')
+      context.addIssue({ code: 'custom', path: ['batch'], message: 'weight-without-mold' });
     const seen = new Set<string>();
     const look = (each: { id: string }, path: (string | number)[]) => {
       if (seen.has(each.id))
@@ -131,7 +138,13 @@ export const FILE_FIELDS = {
 
 /** A plan with the mold and the materials it names: all that is needed to make its sheet anywhere. */
 export const planFileSchema = z
-  .strictObject({ ...FILE_FIELDS, version: z.literal(PLAN_FILE_VERSION), plan: planSchema })
+  .strictObject({
+    ...FILE_FIELDS,
+    version: z.literal(PLAN_FILE_VERSION),
+    plan: planSchema,
+    /** The plan's second mold; left out where it has none. */
+    secondMold: moldSchema.optional(),
+  })
   .superRefine(checkNames);
 
 /** Everything that a plan names must be in its file, and be what it is named as. */
@@ -140,6 +153,9 @@ export function checkNames(file: NamingFile, context: z.RefinementCtx): void {
     context.addIssue({ code: 'custom', path, message, params: { id } });
   if (file.mold.id !== file.plan.moldId) {
     issue(['plan', 'moldId'], 'another-mold', file.plan.moldId);
+  }
+  if (file.secondMold?.id !== file.plan.secondMoldId) {
+    issue(['plan', 'secondMoldId'], 'another-mold', file.plan.secondMoldId ?? file.secondMold?.id);
   }
   const byId = new Map(file.materials.map((material) => [material.id, material]));
   if (byId.size !== file.materials.length) issue(['materials'], 'materials-twice');

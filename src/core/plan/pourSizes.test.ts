@@ -178,7 +178,7 @@ test('pours sum to the fill, and twice the pieces are twice the weights', () => 
       const { sheet, findings } = reviewPlan(file);
       if (!sheet || findings.some(({ code }) => code === 'pour-sizes')) return;
       closeTo([volumes(sheet).reduce((sum, each) => sum + each, 0)], [inMold.capacityMl * 0.9]);
-      const double = sheetOf({ ...file, plan: scalePlan(file.plan, 16, file.mold) });
+      const double = sheetOf({ ...file, plan: scalePlan(file.plan, 16, file) });
       for (const [index, pour] of sheet.pours.entries())
         assert.ok(isClose(double.pours[index]?.baseG ?? 0, pour.baseG * 2, 1e-7));
     }),
@@ -236,7 +236,7 @@ test('a pour by its base weighs so much base, whatever is dosed into it, and gro
   const sheet = sheetOf(file);
   assert.ok(isClose(sheet.pours[0]?.baseG ?? 0, 250, 1e-9));
   assert.ok(isClose(sheet.pours[0]?.jugG ?? 0, 257.5, 1e-9));
-  const twice = { ...file, plan: scalePlan(file.plan, file.plan.pieces * 2, file.mold) };
+  const twice = { ...file, plan: scalePlan(file.plan, file.plan.pieces * 2, file) };
   assert.ok(isClose(sheetOf(twice).pours[0]?.baseG ?? 0, 500, 1e-9));
   // Beside it, the same weight in all is base and doses together, without what stays in the jug.
   const inAll = sheetOf(planFile([{ size: '250 g', doses }, { size: 'rest' }], {}, BOX)).pours[0];

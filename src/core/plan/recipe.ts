@@ -3,7 +3,8 @@ import { blendShares } from '../materials/blend';
 import { materialsById } from '../materials/byId';
 import { baseDensity, stirredDensity } from '../materials/defaults';
 import type { DosedMaterial, Material } from '../materials/material';
-import { barsPerCavity } from '../molds/bars';
+import { piecesOf } from '../molds/filled';
+import { hasMold } from '../molds/noMold';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
 import { joinDoses } from './joinDoses';
@@ -57,11 +58,11 @@ export interface RecipePour {
 /**
  * Joins a plan's pours with the materials they name. The file must have passed its schema.
  *
- * @param fills cavities that are filled, for what is said by the piece
+ * @param fills cavities that are filled, those of a second mold as so many of the first, for what is said by the piece
  */
 export function recipeOf(file: PlanFile, fills: number): RecipePour[] {
   const shared: SharedOut = {
-    pieces: fills * barsPerCavity(file.mold),
+    pieces: hasMold(file) ? piecesOf(file, fills) : null,
     jugLossFraction: file.plan.jugLossFraction,
   };
   const materials = materialsById(file.materials);
@@ -123,7 +124,7 @@ function linesOf(dose: RecipeDose, planned: Dose | undefined, materials: Materia
 
 /** Spelled out: this and `makeLine` are what a key in the dose grid waits for. */
 function lineOf(
-  { doseId, doseIndex, text, saidAs, amount, exact, assumed, isEach, counted, byEye }: RecipeDose,
+  { doseId, doseIndex, text, saidAs, amount, exact, assumed, isEach, counted, byEye, isOptional }: RecipeDose,
   material: DosedMaterial,
   times: number,
   blend: string | null,
@@ -145,6 +146,7 @@ function lineOf(
     // The bottles of a blend are weighed one by one, and so is what a powder is wetted in.
     counted: blend === null && !wets ? counted : null,
     byEye: byEye?.most && times !== 1 ? { most: timesAmount(byEye.most, times) } : byEye,
+    isOptional,
     blend,
     wets,
     counts,

@@ -40,6 +40,8 @@ export interface RecipeDose {
   counted: CountedOut | null;
   /** It begins with the amount and goes by eye, up to `most`; null inside where nobody knows the most. */
   byEye: { most: Amount | null } | null;
+  /** It may be left out at the bench. */
+  isOptional: boolean;
 }
 
 /** A dose that is in nothing that is computed, and why. */
@@ -47,5 +49,5 @@ export interface UnreadDose {
   doseIndex: number;
   material: DoseableMaterial;
   text: string;
-  why: 'text' | 'no-usual-least' | 'laid-share' | RelationFault;
+  why: 'text' | 'no-usual-least' | 'laid-share' | 'no-pieces' | RelationFault;
 }

@@ -8,6 +8,10 @@ export const RELATION_FAULTS = [
 ] as const;
 export type RelationFault = (typeof RELATION_FAULTS)[number];
 
+export function isRelationFault(why: string): why is RelationFault {
+  return (RELATION_FAULTS as readonly string[]).includes(why);
+}
+
 interface NamedDose {
   doseIndex: number;
   material: DoseableMaterial;

@@ -1,5 +1,4 @@
-import { fillsFor } from '../molds/bars';
-import type { Mold } from '../molds/mold';
+import { fillsFor, type Molds } from '../molds/filled';
 import { jugsOf } from '../pours/jugsOf';
 import { meltOfFillings } from '../pours/leastMelt';
 import { PARTS_OF_ONE } from '../units/counting';
@@ -7,22 +6,22 @@ import { amountOf, type Counted, isCounted, type Quantity, sizeOf } from '../uni
 import { scaledText } from '../units/scaledText';
 import { writeQuantity } from '../units/writeQuantity';
 import { isFixedDose } from './fixedDose';
-import { withBatch } from './howMuch';
 import { type Dose, type Plan, readsOtherwise, retyped } from './plan';
 import type { PourSize } from './pourSize';
 import type { Sheet } from './sheet';
+import { withBatch } from './withBatch';
 
 /**
  * The same bar in another number: shares stay as they were typed, fixed doses are written anew in proportion.
  *
  * @param pieces a whole number of at least one
- * @param mold the plan's: doses follow the cavities that are filled
+ * @param molds the plan's: doses follow the cavities that are filled
  * @param sheet of the plan, for what is said by weight or melted beyond its need
  */
-export function scalePlan(plan: Plan, pieces: number, mold: Mold, sheet: Scaled | null = null): Plan {
+export function scalePlan(plan: Plan, pieces: number, molds: Molds, sheet: Scaled | null = null): Plan {
   if (!(Number.isInteger(pieces) && pieces >= 1))
     throw new RangeError('pieces must be a whole number from 1');
-  const factor = fillsFor(pieces, mold) / (sheet?.fills ?? fillsFor(plan.pieces, mold));
+  const factor = fillsFor(pieces, molds) / (sheet?.fills ?? fillsFor(plan.pieces, molds));
   const scaled = scaleFixedDoses(plan, sheet ? meltFactors(sheet, factor) : plan.pours.map(() => factor));
   return {
     ...withBatch(scaled, null),
@@ -37,7 +36,7 @@ function scaledSize(size: PourSize, factor: number): PourSize {
 }
 
 /** What of a sheet decides how its fixed doses grow. */
-type Scaled = Pick<Sheet, 'pours' | 'fills' | 'mold' | 'leastMeltG'>;
+type Scaled = Pick<Sheet, 'pours' | 'fills' | 'mold' | 'secondMold' | 'leastMeltG'>;
 
 /** By how much what is melted for each pour grows where so many times as many cavities are filled. */
 export function meltFactors(sheet: Scaled, factor: number): number[] {

@@ -100,7 +100,7 @@ test('scaling the pieces scales every weight', () => {
   fc.assert(
     fc.property(anyFile, fc.integer({ min: 1, max: 500 }), (file, pieces) => {
       const before = sheetOf(file);
-      const after = sheetOf({ ...file, plan: scalePlan(file.plan, pieces, file.mold) });
+      const after = sheetOf({ ...file, plan: scalePlan(file.plan, pieces, file) });
       const factor = pieces / file.plan.pieces;
       before.pours.forEach((pour, p) => {
         assert.ok(isClose(after.pours[p]?.baseG ?? 0, pour.baseG * factor));
@@ -121,7 +121,7 @@ test('scaling writes fixed doses anew and keeps shares as typed', () => {
       ],
     },
   ]);
-  const scaled = scalePlan(plan, 12, mold()).pours[0]?.doses;
+  const scaled = scalePlan(plan, 12, { mold: mold() }).pours[0]?.doses;
   assert.deepEqual(
     scaled?.map(({ text }) => text),
     ['12 g', '2 %'],

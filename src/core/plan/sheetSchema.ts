@@ -10,10 +10,10 @@ import { sheetBatchSchema } from './batchSchema';
 import { laidSchema } from './laidSchema';
 import { makingSchema, whenSchema } from './makingSchema';
 import { pourSizeSchema } from './pourSizeSchema';
-import { sizeFaultSchema } from './pourVolumesSchema';
 import { pourWaySchema } from './pourWaySchema';
 import { ASSUMPTIONS, SAID_AS } from './recipeDose';
 import { RELATION_FAULTS } from './relations';
+import { sizeFaultSchema } from './sizeFaultSchema';
 
 const grams = z.number().nonnegative();
 
@@ -54,6 +54,8 @@ export const sheetLineSchema = z.strictObject({
     .default(null),
   /** It begins with `massG` and goes by eye, up to so much at the most; null inside where nobody knows the most. */
   byEye: z.strictObject({ mostG: grams.nullable() }).nullable().default(null),
+  /** It may be left out at the bench; it counts as being in until it was. */
+  isOptional: z.boolean().default(false),
   /** The dose is what its pour holds, or what is added to a jug that later pours go on in. */
   counts: z.enum(['content', 'added']).default('content'),
 });
@@ -144,7 +146,7 @@ export const sheetPourSchema = z.strictObject({
       doseIndex: z.int().nonnegative(),
       material: z.discriminatedUnion('kind', [...dosedMaterialSchema.options, blendSchema]),
       text: z.string(),
-      why: z.enum(['text', 'no-usual-least', 'laid-share', ...RELATION_FAULTS]),
+      why: z.enum(['text', 'no-usual-least', 'laid-share', 'no-pieces', ...RELATION_FAULTS]),
     }),
   ),
 });
@@ -156,9 +158,11 @@ export const sheetSchema = z.strictObject({
   use: z.enum(USES),
   note: z.string(),
   mold: moldSchema,
+  /** It takes what goes beyond the mold in a round, filled as full. */
+  secondMold: moldSchema.nullable().default(null),
   /** Asked for: bars, where the mold is sliced. */
   pieces: z.int().positive(),
-  /** Cavities that are filled, over all rounds; the last may be filled in part. */
+  /** Cavities that are filled, over all rounds, those of a second mold as so many of the first; the last may be filled in part. */
   fills: z.number().positive(),
   /** What they give: at least what is asked for. */
   piecesMade: z.int().positive(),
@@ -187,6 +191,9 @@ export const sheetSchema = z.strictObject({
     /** Of what comes out of one cavity, without what is cut off, with what is set in; and of one piece of it. */
     fillG: grams,
     pieceG: grams,
+    /** The same of the second mold; nothing where it takes nothing. */
+    secondFillG: grams.default(0),
+    secondPieceG: grams.default(0),
     /** How often the molds are filled. */
     rounds: z.int().positive(),
   }),

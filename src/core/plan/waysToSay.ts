@@ -1,6 +1,7 @@
 import { blockMass, dropMass, isPowder, spoonDensity } from '../materials/defaults';
 import type { DosedMaterial } from '../materials/material';
-import { barsPerCavity } from '../molds/bars';
+import { piecesOf } from '../molds/filled';
+import { hasMold } from '../molds/noMold';
 import { G_PER_LB, G_PER_OZ, ML_PER_US_TBSP, ML_PER_US_TSP } from '../units/factors';
 import { writeFigure } from '../units/writeQuantity';
 import type { Sheet, SheetPour } from './sheet';
@@ -26,23 +27,23 @@ export function waysToSay(
   { massG, ofBase }: { massG: number; ofBase: number },
   material: DosedMaterial,
   pour: Pick<SheetPour, 'baseG'>,
-  sheet: Pick<Sheet, 'jugLossFraction' | 'fills' | 'mold'>,
+  sheet: Pick<Sheet, 'jugLossFraction' | 'fills' | 'mold' | 'secondMold'>,
 ): Way[] {
   if (!(massG > 0)) return [];
-  const pieces = sheet.fills * barsPerCavity(sheet.mold);
+  const pieces = piecesOf(sheet, sheet.fills);
   const perPieceG = (massG * (1 - sheet.jugLossFraction)) / pieces;
   const exact: Way[] = [
     [massG, 'g'],
     [massG / G_PER_OZ, 'oz'],
     [ofBase * 100, '%'],
     [ofBase * G_PER_100_G, 'g/100 g'],
-    [perPieceG, 'g/piece'],
+    [hasMold(sheet) ? perPieceG : 0, 'g/piece'],
   ]
     // What is laid and not stirred in is no share of the base.
     .filter(([figure]) => Number(figure) > 0)
     .map(([figure, unit]) => ({ text: `${significant(Number(figure))} ${unit}`, exact: true }));
   const baseG = ofBase > 0 ? pour.baseG : Number.POSITIVE_INFINITY;
-  return [...exact, ...approximateWays(material, massG, baseG, perPieceG / massG)];
+  return [...exact, ...approximateWays(material, massG, baseG, hasMold(sheet) ? perPieceG / massG : 0)];
 }
 
 function approximateWays(material: DosedMaterial, massG: number, baseG: number, toPiece: number): Way[] {

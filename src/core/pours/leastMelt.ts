@@ -1,10 +1,8 @@
-import { cavitiesOf } from '../molds/bars';
-import type { Mold } from '../molds/mold';
+import { type Molds, roundFills } from '../molds/filled';
 
 /** How the molds are filled, and the least of base that melts well, g; 0 where any weight does. */
-export interface Fillings {
+export interface Fillings extends Molds {
   fills: number;
-  mold: Mold;
   leastMeltG: number;
 }
 
@@ -13,11 +11,14 @@ export function meltOfFilling(needG: number, { leastMeltG }: Pick<Fillings, 'lea
   return needG > 0 ? Math.max(needG, leastMeltG) : 0;
 }
 
+/** A round that is full to this much is full. */
+const CRUMB = 1e-9;
+
 /** What is melted for all fillings of the molds, one after the other, g, of a jug whose pours take so much base. */
-export function meltOfFillings(baseG: number, { fills, mold, leastMeltG }: Fillings): number {
+export function meltOfFillings(baseG: number, { fills, leastMeltG, ...molds }: Fillings): number {
   if (!(leastMeltG > 0)) return baseG;
-  const full = Math.min(cavitiesOf(mold), fills);
-  const before = Math.ceil(fills / full) - 1;
+  const full = Math.min(roundFills(molds), fills);
+  const before = Math.ceil(fills / full - CRUMB) - 1;
   const perFillG = baseG / fills;
   const ofFullG = meltOfFilling(perFillG * full, { leastMeltG });
   // Summed up like this it is the need to the last digit where each filling takes enough.

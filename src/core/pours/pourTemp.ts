@@ -2,6 +2,7 @@ import { substanceOf } from '../heat/substanceOf';
 import type { HouseRules } from '../houseRules/houseRules';
 import type { Base } from '../materials/base';
 import { ceiling } from '../materials/defaults';
+import { type FilledMold, type Molds, moldsFilled } from '../molds/filled';
 import type { Mold } from '../molds/mold';
 import { isBare, layerGroups, layerOf } from './layers';
 
@@ -14,8 +15,10 @@ const BY_TOUCH_C = 53;
 /** Where usual soap begins to set; a base that sets lower is poured that much cooler. */
 const USUAL_LIQUIDUS_C = 53;
 
-interface PourInMold {
-  mold: Pick<Mold, 'madeOf' | 'highestC'>;
+type HotMold = FilledMold & Pick<Mold, 'madeOf' | 'highestC'>;
+
+interface PourInMold extends Molds<HotMold> {
+  fills: number;
   pours: readonly {
     base: Base;
     when: { atC?: number | undefined };
@@ -28,18 +31,19 @@ interface PourInMold {
  * Pours that go in together are as warm as the first of them.
  */
 export function pourTempC(
-  { mold, pours }: PourInMold,
+  { pours, fills, ...molds }: PourInMold,
   pourIndex: number,
   rules: Pick<HouseRules, 'pourCeiling'>,
 ): number {
   const lead = pours[layerGroups(pours)[layerOf(pours, pourIndex)]?.[0] ?? pourIndex];
   if (!lead) throw new RangeError(`no pour ${pourIndex}`);
   const ceilingC = ceiling(lead.base).value;
-  return Math.min(ceilingC, lead.when.atC ?? usualPourC(mold, lead.base, isBare(pours, pourIndex), rules));
+  const usualC = (of: HotMold) => usualPourC(of, lead.base, isBare(pours, pourIndex), rules);
+  return Math.min(ceilingC, lead.when.atC ?? Math.min(...moldsFilled(molds, fills).map(usualC)));
 }
 
 function usualPourC(
-  mold: PourInMold['mold'],
+  mold: HotMold,
   base: Base,
   bare: boolean,
   { pourCeiling }: Pick<HouseRules, 'pourCeiling'>,

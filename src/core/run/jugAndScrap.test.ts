@@ -18,6 +18,7 @@ import { pourWords } from '../../words/en/work/pourWords';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { layerGroups } from '../pours/layers';
 import { pourTempC } from '../pours/pourTemp';
+import { wholeSheet } from '../work/rounds';
 import { betterCapacityMl, fillSeen } from './fillSeen';
 import { progress } from './progress';
 import { scrapOf } from './scrap';
@@ -103,11 +104,11 @@ test('what was set in is used like what was weighed: scrap by weight, bought pie
     ],
   );
   assert.match(
-    inclusionWords(sheet, 6, { pourIndexes: [0], embedIndexes: [0] }, METRIC),
+    inclusionWords(sheet, wholeSheet(sheet), { pourIndexes: [0], embedIndexes: [0] }, METRIC),
     /^Set in 2 of Test figure a cavity, 12 pieces in all, its foot 0 mm above the floor\./,
   );
   assert.match(
-    inclusionWords(sheet, 6, { pourIndexes: [0], embedIndexes: [1] }, METRIC),
+    inclusionWords(sheet, wholeSheet(sheet), { pourIndexes: [0], embedIndexes: [1] }, METRIC),
     /^Share 126\.0 g of Test offcuts out over 6/,
   );
 });
@@ -162,7 +163,7 @@ test('how to pour is told by the way: leaning, both jugs, drops, goes, halves of
     return layerGroups(sheet.pours).map((pourIndexes) =>
       pourWords(
         sheet,
-        { pourIndexes, needs: [], tempC: pourTempC(sheet, pourIndexes[0] ?? 0, USUAL_HOUSE_RULES) },
+        { round: 0, pourIndexes, needs: [], tempC: pourTempC(sheet, pourIndexes[0] ?? 0, USUAL_HOUSE_RULES) },
         USUAL_HOUSE_RULES,
         METRIC,
       ),

@@ -17,6 +17,8 @@ export interface LoggedWeight {
   /** Planned, brought to the base that was in the jug. */
   targetG: number;
   actualG: number;
+  /** An optional dose that did not go in. */
+  isLeftOut: boolean;
   /** (actual − target) / target; for a base, against the plan. */
   deviation: number;
 }
@@ -63,6 +65,7 @@ export function logEntry(run: Run): LogEntry {
         plannedG,
         targetG,
         actualG,
+        isLeftOut: task.isLeftOut,
         deviation: targetG === 0 ? 0 : (actualG - targetG) / targetG,
       },
     ];

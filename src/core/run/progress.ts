@@ -3,6 +3,7 @@ import { fail, ok, type Result } from '../result';
 import type { ScheduledTask } from '../schedule/scheduledTask';
 import { isWait, type TaskKind } from '../work/task';
 import { pourTaskId } from '../work/tasksOf';
+import { type Done, emptied, mayBeLeftOut, weighingsOfDose, withoutLeftOut } from './leftOut';
 import type { Fill, RecordedEvent, RunEvent, RunSoFar, Verdict } from './run';
 
 /** A task and where it stands. */
@@ -14,6 +15,8 @@ export type TaskState = ScheduledTask & {
   plannedG: number | null;
   targetG: number | null;
   actualG: number | null;
+  /** It was left out, or has nothing left to stir in or to lay. */
+  isLeftOut: boolean;
 };
 
 export interface Progress {
@@ -40,6 +43,7 @@ export type RunFault =
   | { code: 'not-a-weighing'; taskId: string }
   | { code: 'needs-a-weight'; taskId: string }
   | { code: 'is-a-wait'; taskId: string }
+  | { code: 'not-optional'; taskId: string }
   | { code: 'needs-first'; taskId: string; needs: string[] }
   | { code: 'not-done-yet'; taskId: string }
   | { code: 'already-done'; taskId: string }
@@ -55,7 +59,7 @@ export function isWaitedFor(task: Pick<ScheduledTask, 'kind'>): boolean {
 
 /** Where a run stands: its events told over its snapshot. */
 export function progress({ snapshot, events }: RunSoFar): Progress {
-  const done = new Map<string, { at: string; massG: number | null }>();
+  const done = new Map<string, Done>();
   const extra: ExtraBase[] = [];
   let ended: Progress['ended'] = null;
   for (const { occurredAt: at, event } of events) {
@@ -66,7 +70,16 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
       case 'done':
         done.set(event.taskId, { at, massG: null });
         break;
+      case 'left-out':
+        for (const id of weighingsOfDose(snapshot.tasks, snapshot.sheet, event.taskId))
+          if (!done.has(id)) done.set(id, { at, massG: 0 });
+        break;
       case 'undone':
+        if (done.get(event.taskId)?.massG === 0) {
+          for (const id of weighingsOfDose(snapshot.tasks, snapshot.sheet, event.taskId))
+            if (done.get(id)?.massG === 0) done.delete(id);
+          break;
+        }
         // A weighing that was asked for besides goes away with its undoing, once nothing is weighed for it.
         if (!done.delete(event.taskId)) removeExtra(extra, event.taskId);
         break;
@@ -84,21 +97,24 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
     }
   }
   const all = withExtra(snapshot.tasks, extra);
+  const empty = emptied(all, done);
+  const recordOf = (id: string) => done.get(id) ?? empty.get(id);
   const byId = new Map(all.map((task) => [task.id, task]));
   const unmet = (needs: readonly string[]): string[] =>
     needs.flatMap((id) => {
       const need = byId.get(id);
-      if (!need || done.has(id)) return [];
+      if (!need || recordOf(id)) return [];
       // A wait is over when hands say so by going on; only what comes before it can hold them up.
       return isWait(need) ? unmet(need.needs) : [id];
     });
   const bases = basesOf(all, done, extra);
   const tasks = all.map((task): TaskState => {
-    const record = done.get(task.id);
+    const record = recordOf(task.id);
     return {
-      ...task,
+      ...withoutLeftOut(task, all, done),
       doneAt: record?.at ?? null,
       actualG: record?.massG ?? null,
+      isLeftOut: record?.massG === 0 || (!done.has(task.id) && empty.has(task.id)),
       unmet: [...new Set(unmet(task.needs))],
       ...weightsOf(task, bases),
     };
@@ -227,14 +243,21 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
     return isBase && isDone ? ok(event) : fail({ code: 'needs-first', taskId, needs: [taskId] });
   }
   if (event.kind === 'undone')
-    return isDone || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
+    return (isDone && !isEmptied(task)) || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
   if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
   const weighs = task.plannedG !== null;
   if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });
+  if (event.kind === 'left-out' && !mayBeLeftOut(run.snapshot.sheet, task))
+    return fail({ code: 'not-optional', taskId });
   if (event.kind === 'done' && weighs) return fail({ code: 'needs-a-weight', taskId });
   if (isDone) return fail({ code: 'already-done', taskId });
   if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });
   return ok(event);
+}
+
+/** True for what is over with the doses that were left out: it comes back with them. */
+export function isEmptied({ isLeftOut, plannedG }: Pick<TaskState, 'isLeftOut' | 'plannedG'>): boolean {
+  return isLeftOut && plannedG === null;
 }
 
 export function withEvent<R extends { events: RecordedEvent[] }>(run: R, recorded: RecordedEvent): R {

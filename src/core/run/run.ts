@@ -19,6 +19,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     lotId: id.optional(),
   }),
   z.strictObject({ kind: z.literal('done'), taskId }),
+  /** An optional dose does not go in: none of its weighings in this load. */
+  z.strictObject({ kind: z.literal('left-out'), taskId }),
   /** More base for a jug, beyond what was planned: a weighing of its own, which brings a dose that is over to its limit. */
   z.strictObject({ kind: z.literal('topped-up'), taskId, massG }),
   z.strictObject({ kind: z.literal('undone'), taskId }),

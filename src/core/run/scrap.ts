@@ -1,3 +1,5 @@
+import { cavitiesFilled } from '../molds/filled';
+import type { Mold } from '../molds/mold';
 import { slicesOf } from '../molds/slicing';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { isTopUp, progress } from './progress';
@@ -15,7 +17,8 @@ export interface ScrapOfRun {
 
 /** What can go into the scrap jar after a run, by its sheet and by the base that was really melted. */
 export function scrapOf(run: RunSoFar): ScrapOfRun {
-  const { pours, mold, totals, fills } = run.snapshot.sheet;
+  const { sheet } = run.snapshot;
+  const { pours, mold, secondMold, totals } = sheet;
   const jugs = jugsOf(pours);
   const { tasks } = progress(run);
   const leftOverG = tasks.reduce((sum, task) => {
@@ -30,10 +33,13 @@ export function scrapOf(run: RunSoFar): ScrapOfRun {
     const tookG = task.massG / (1 + meltedBeyond(jug));
     return sum + Math.max(0, ((task.actualG + toppedUpG - tookG) * jug.jugG) / jug.baseG);
   }, 0);
-  const slices = slicesOf(mold);
+  const cavities = cavitiesFilled(sheet, sheet.fills);
+  const trimShare = (of: Mold | null) => (of && slicesOf(of)?.trimShare) ?? 0;
   return {
     trimmedG: totals.trimmedG,
-    endsG: slices ? totals.fillG * fills * slices.trimShare : 0,
+    endsG:
+      totals.fillG * cavities.first * trimShare(mold) +
+      totals.secondFillG * cavities.second * trimShare(secondMold),
     leftOverG,
   };
 }

@@ -2,6 +2,7 @@ import { findingSchema } from '../checks/findingSchema';
 import type { HouseRules } from '../houseRules/houseRules';
 import { houseRulesSchema } from '../houseRules/houseRulesSchema';
 import type { DosedMaterial } from '../materials/material';
+import type { Mold } from '../molds/mold';
 import type { Sheet } from '../plan/sheet';
 import { sheetSchema } from '../plan/sheetSchema';
 import { scheduledTaskSchema } from '../schedule/scheduledTask';
@@ -25,7 +26,8 @@ export type Snapshot = z.infer<typeof snapshotSchema>;
 export function slimSheet(sheet: Sheet): Sheet {
   return {
     ...sheet,
-    mold: { ...sheet.mold, taught: [], measures: [], note: '' },
+    mold: slimMold(sheet.mold),
+    secondMold: sheet.secondMold && slimMold(sheet.secondMold),
     pours: sheet.pours.map((pour) => ({
       ...pour,
       base: { ...pour.base, note: '' },
@@ -34,6 +36,10 @@ export function slimSheet(sheet: Sheet): Sheet {
       carried: pour.carried.map((line) => ({ ...line, material: slimMaterial(line.material) })),
     })),
   };
+}
+
+function slimMold(mold: Mold): Mold {
+  return { ...mold, taught: [], measures: [], note: '' };
 }
 
 function slimMaterial(material: DosedMaterial): DosedMaterial {

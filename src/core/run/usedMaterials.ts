@@ -1,5 +1,5 @@
 import { type Need, needOfEmbed } from '../stock/need';
-import { fillsOfRound } from '../work/rounds';
+import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
 import { progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
@@ -10,7 +10,9 @@ export type Used = Need;
 /** What was weighed or set in in a run, each material once, in the order of the work. */
 export function usedMaterials(run: RunSoFar): Used[] {
   const done = progress(run).tasks.filter(({ doneAt }) => doneAt !== null);
-  return summed(done.flatMap((task) => needsOfTask(run, task, task.actualG)));
+  return summed(
+    done.filter(({ isLeftOut }) => !isLeftOut).flatMap((task) => needsOfTask(run, task, task.actualG)),
+  );
 }
 
 /** What the open tasks of a run will still take. */
@@ -27,8 +29,10 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
     return pour.embeds
       .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
       .flatMap((embed) => {
-        const fills = snapshot.isDerived ? sheet.fills : fillsOfRound(sheet, task.round);
-        return needOfEmbed({ ...embed, massG: (embed.massG * fills) / sheet.fills }, fills) ?? [];
+        const whole = wholeSheet(sheet);
+        const { ofAll, cavities } = snapshot.isDerived ? whole : partOfRound(sheet, task.round);
+        const share = embed.perPiece === null ? ofAll : cavities / whole.cavities;
+        return needOfEmbed({ ...embed, massG: embed.massG * share }, cavities) ?? [];
       });
   if (massG === null) return [];
   const { id, name } = weighedLine(sheet, task)?.material ?? pour.base;

@@ -1,6 +1,6 @@
-import { barsPerCavity } from '../molds/bars';
+import { cavitiesOf } from '../molds/bars';
 import type { Sheet } from '../plan/sheet';
-import { fillsOfRound } from '../work/rounds';
+import { fillsOfRound, partOfRound, piecesOfRound } from '../work/rounds';
 import type { TaskKind } from '../work/task';
 import { type Bench, benchOf, type ScheduleRules, taskOfKind } from './bench';
 import { CUT_BAR_S, layS, unmoldS as outOfMoldS, WASH_S, WRAP_BAR_S } from './handTimes';
@@ -63,7 +63,8 @@ export function scheduleOf(
   resources = resourcesOf(),
 ): Schedule {
   const bench = benchOf(sheet, heat, rules, resources);
-  const moldsOf = (round: number) => Math.ceil(fillsOfRound(sheet, round) / sheet.mold.cavities);
+  const moldsOf = (round: number) =>
+    Math.ceil(Math.min(cavitiesOf(sheet.mold), fillsOfRound(sheet, round)) / sheet.mold.cavities);
   const rounds = roundsPlaced(sheet, rules);
   const pours: PlacedPour[] = [];
   const out: { round: number; fromS: number; cutFromS: number | null }[] = [];
@@ -122,7 +123,7 @@ function unmold(
     taskOfKind(tasks, kind),
   );
   if (freezer) bench.place(freezer, { fromS: skinnedS, toS: restsFromS });
-  const lengthS = outOfMoldS(fillsOfRound(bench.sheet, round));
+  const lengthS = outOfMoldS(partOfRound(bench.sheet, round).cavities);
   const boundS = wash ? lengthS + WASH_S : lengthS;
   const fromS = hands.firstFreeS(Math.max(lastS + unmoldS, restsFromS), boundS);
   const outS = fromS + lengthS;
@@ -153,7 +154,7 @@ function layOnTop(bench: Bench, round: number, skinnedS: number): number {
 function finish(bench: Bench, round: number, outS: number, cutFromS: number | null) {
   const { hands, sheet } = bench;
   const tasks = bench.tasks(round);
-  const bars = fillsOfRound(sheet, round) * barsPerCavity(sheet.mold);
+  const bars = piecesOfRound(sheet, round);
   let doneS = outS;
   const byHand = (kind: TaskKind, fromS: number, lengthS: number) => {
     const task = taskOfKind(tasks, kind);

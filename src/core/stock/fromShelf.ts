@@ -1,4 +1,4 @@
-import { barsPerCavity } from '../molds/bars';
+import { wholePiecesOf } from '../molds/filled';
 import type { Sheet } from '../plan/sheet';
 import { type Need, needOf } from './need';
 import { type LotStock, leftOf } from './stock';
@@ -20,7 +20,6 @@ export interface FromShelf {
 
 /** How many pieces the shelf makes, fixed doses growing along with them. */
 export function piecesFromShelf(sheet: Sheet, stock: StockByMaterial): FromShelf {
-  const bars = barsPerCavity(sheet.mold);
   const made: FromShelf = {
     pieces: Number.POSITIVE_INFINITY,
     batches: Number.POSITIVE_INFINITY,
@@ -36,7 +35,7 @@ export function piecesFromShelf(sheet: Sheet, stock: StockByMaterial): FromShelf
     const batches = (Math.max(0, leftOf(lots)) / amount) * (1 + 1e-12);
     if (batches < made.batches) {
       made.batches = batches;
-      made.pieces = bars * Math.floor(batches * sheet.fills);
+      made.pieces = wholePiecesOf(sheet, batches * sheet.fills);
       made.shortOf = name;
     }
   }

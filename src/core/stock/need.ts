@@ -1,3 +1,4 @@
+import { cavityCount } from '../molds/filled';
 import { contentOf, type Sheet, type SheetEmbed } from '../plan/sheet';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 
@@ -31,16 +32,16 @@ export function needOf(sheet: Sheet): Need[] {
   for (const pour of sheet.pours) {
     for (const { material, massG } of pour.laid) weigh(material, massG);
     for (const embed of pour.embeds) {
-      const need = needOfEmbed(embed, sheet.fills);
+      const need = needOfEmbed(embed, cavityCount(sheet, sheet.fills));
       if (need) add(need);
     }
   }
   return [...needs.values()].filter(({ amount }) => amount > 0);
 }
 
-/** What an embed takes off the shelf for so many fills, of which a last one in part gets whole pieces; null for pieces of another plan, and for bought ones that nobody counts. */
-export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, fills: number): Need | null {
+/** What an embed takes off the shelf for so many cavities, of which a last one in part gets whole pieces; null for pieces of another plan, and for bought ones that nobody counts. */
+export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, cavities: number): Need | null {
   if (kind === 'scrap') return { materialId: id, name, amount: massG, isCounted: false };
   if (kind === 'plan' || perPiece === null) return null;
-  return { materialId: id, name, amount: perPiece * Math.ceil(fills), isCounted: true };
+  return { materialId: id, name, amount: perPiece * Math.ceil(cavities), isCounted: true };
 }

@@ -103,7 +103,7 @@ test('a dose is brought down in the unit that it was typed in', () => {
 test('with more pieces a dose grows in the unit that it was typed in, in whole counts', () => {
   const scaled = (text: string, pieces: number) => {
     const file = planFile([{ doses: [[fragrance(), text]] }]);
-    return scalePlan(file.plan, pieces, file.mold).pours[0]?.doses[0]?.text;
+    return scalePlan(file.plan, pieces, file).pours[0]?.doses[0]?.text;
   };
   for (const [text, pieces, grown] of [
     ['1 tsp', 12, '2 tsp'],

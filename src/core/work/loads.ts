@@ -1,5 +1,5 @@
 import type { HouseRules } from '../houseRules/houseRules';
-import { cavitiesOf } from '../molds/bars';
+import { roundFills } from '../molds/filled';
 import type { Sheet } from '../plan/sheet';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { meltOfFilling } from '../pours/leastMelt';
@@ -90,13 +90,12 @@ export interface JugOfMelt {
  * the smallest jug that holds it under its headspace. What is cut beyond the need comes with its additions.
  */
 export function meltsOf(
-  sheet: Pick<Sheet, 'pours' | 'fills' | 'mold' | 'leastMeltG'>,
+  sheet: Pick<Sheet, 'pours' | 'fills' | 'mold' | 'secondMold' | 'leastMeltG' | 'totals'>,
   rules: JugRules,
 ): JugOfMelt[] {
-  const { fills, mold, pours } = sheet;
-  const cavities = cavitiesOf(mold);
-  const full = Math.min(cavities, fills);
-  const fillings = Math.ceil(fills / cavities);
+  const { fills, pours, totals } = sheet;
+  const full = Math.min(roundFills(sheet), fills);
+  const fillings = totals.rounds;
   const jugs = jugsOf(pours);
   const last = meltsOfFilling(sheet, fills - (fillings - 1) * full, rules);
   return meltsOfFilling(sheet, full, rules).map((melt, place): JugOfMelt => {

@@ -1,4 +1,5 @@
 import type { HouseRules } from '../houseRules/houseRules';
+import { moldsFilled } from '../molds/filled';
 import type { Sheet, SheetPour } from '../plan/sheet';
 import { type Addition, additionsBefore } from '../pours/additions';
 import { isBare, layerGroups } from '../pours/layers';
@@ -6,7 +7,7 @@ import { pourTempC } from '../pours/pourTemp';
 import { layTasks } from './layTasks';
 import { type JugRules, type MeltOfFilling, meltsOfFilling } from './loads';
 import { mustWrap } from './mustWrap';
-import { fillsOfRound } from './rounds';
+import { fillsOfRound, partOfRound, wholeSheet } from './rounds';
 import type { Task } from './task';
 
 /** What of the house rules decides what is to be done. */
@@ -25,7 +26,8 @@ export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Tas
   const fills = fillsOfRound(sheet, round);
   const melts = meltsOfFilling(sheet, fills, rules);
   const isLast = round === sheet.totals.rounds - 1;
-  const of: RoundOf = { sheet, rules, round, share: fills / sheet.fills, melts };
+  const share = partOfRound(sheet, round).cavities / wholeSheet(sheet).cavities;
+  const of: RoundOf = { sheet, rules, round, share, melts };
   const tasks: Task[] = [];
   let below: string[] = round === 0 ? [] : [roundId(round - 1, 'wash')];
   let poured: string[] = [];
@@ -49,7 +51,7 @@ interface RoundOf {
   sheet: Sheet;
   rules: WorkRules;
   round: number;
-  /** Of all that the sheet weighs. */
+  /** Of all cavities that are filled: what is laid is shared out among them. */
   share: number;
   melts: readonly MeltOfFilling[];
 }
@@ -283,7 +285,7 @@ function afterTasks({ sheet, rules, round }: RoundOf, below: readonly string[], 
   add('set');
   add('unmold');
   if (!isLast) add('wash');
-  if (sheet.mold.sliceMm !== null) add('cut-bars');
+  if (moldsFilled(sheet, sheet.fills).some(({ sliceMm }) => sliceMm !== null)) add('cut-bars');
   if (sheet.pours.some(({ base: { hardensH } }) => (hardensH ?? 0) > 0)) add('harden');
   if (mustWrap(sheet, rules)) add('wrap');
   return tasks;

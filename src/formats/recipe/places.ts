@@ -34,6 +34,17 @@ export function readPlace(text: string): Laid | null | undefined {
   return undefined;
 }
 
+const OPTIONAL = /,?\s*\(?\s*(?:optional(?:ly)?|if you (?:like|wish|want))\s*\)?\s*$/i;
+
+/** A line without the words at its end that let it be left out. */
+export function readOptional(line: string): { line: string; isOptional: boolean } {
+  const isOptional = OPTIONAL.test(line);
+  return { line: isOptional ? line.replace(OPTIONAL, '') : line, isOptional };
+}
+
+/** What {@link readOptional} reads. */
+export const OPTIONAL_WORDS = ', optional';
+
 /** A place as {@link readPlace} reads it. */
 export function writePlace(laid: Laid): string {
   const words = PLACES.find(([where]) => where === laid.where)?.[1] ?? '';

@@ -2,6 +2,7 @@ import { byName } from '../../core/materials/byName';
 import { isDoseable, type Material } from '../../core/materials/material';
 import { barsPerCavity, cavitiesOf } from '../../core/molds/bars';
 import type { Mold } from '../../core/molds/mold';
+import { hasMold, NO_MOLD } from '../../core/molds/noMold';
 import { type DraftPour, withIds } from '../../core/plan/ids';
 import { type Draft, dose, type Plan } from '../../core/plan/plan';
 import { planSchema } from '../../core/plan/planSchema';
@@ -19,6 +20,7 @@ export type RecipeFault =
   | { code: 'no-base'; at: number }
   | { code: 'nothing' }
   | { code: 'no-such-mold'; name: string }
+  | { code: 'weight-without-mold' }
   | { code: 'settings' };
 
 /** What a recipe leaves open. */
@@ -34,8 +36,11 @@ export function planOfRecipe(
 ): Result<Plan, RecipeFault[]> {
   const faults: RecipeFault[] = [];
   const pours = poursOf(lines, faults);
-  const mold = moldOf(settings.mold, molds, start.moldId);
+  const mold = moldOf(settings.mold, [...molds, NO_MOLD], start.moldId);
   if (!mold) faults.push({ code: 'no-such-mold', name: settings.mold ?? '' });
+  const secondMold = settings.secondMold === undefined ? undefined : moldOf(settings.secondMold, molds, '');
+  if (settings.secondMold !== undefined && !secondMold)
+    faults.push({ code: 'no-such-mold', name: settings.secondMold });
   if (faults.length > 0 || !mold) return fail(faults);
   const [first] = pours;
   const isAlone = pours.length === 1;
@@ -45,7 +50,8 @@ export function planOfRecipe(
     name: settings.name ?? title?.name ?? start.name,
     use: start.use,
     moldId: mold.id,
-    pieces: settings.pieces ?? cavitiesOf(mold) * barsPerCavity(mold),
+    ...(secondMold ? { secondMoldId: secondMold.id } : {}),
+    pieces: settings.pieces ?? (hasMold({ mold }) ? cavitiesOf(mold) * barsPerCavity(mold) : 1),
     fillFraction: settings.fill ?? mold.usualFillFraction ?? start.fillFraction,
     jugLossFraction: settings.staysInJug ?? start.jugLossFraction,
     ...leastMelt(settings, start),
@@ -59,14 +65,17 @@ export function planOfRecipe(
           batch: {
             by: 'base' as const,
             ...weight,
-            gives: settings.pieces === undefined ? ('pieces' as const) : ('fill' as const),
+            gives:
+              settings.pieces === undefined || !hasMold({ mold }) ? ('pieces' as const) : ('fill' as const),
           },
         }
       : {}),
   });
   const whole = withMore({ ...plan, ...(settings.for ? { use: settings.for } : {}) }, settings.more);
   const checked = planSchema.safeParse(whole);
-  return checked.success ? ok(checked.data) : fail([{ code: 'settings' }]);
+  if (checked.success) return ok(checked.data);
+  const needsWeight = checked.error.issues.some(({ message }) => message === 'weight-without-mold');
+  return fail([{ code: needsWeight ? 'weight-without-mold' : 'settings' }]);
 }
 
 /** Bare lines are a new plan's; a block of settings says what it means. */
@@ -113,9 +122,10 @@ function poursOf(lines: readonly RecipeLine[], faults: RecipeFault[]): RecipePou
     if (!open || named !== undefined) faults.push({ code: 'no-base', at });
     else
       open.doses.push(
-        ...line.parts.map(({ text, laid }) => ({
+        ...line.parts.map(({ text, laid, isOptional }) => ({
           ...dose(material?.id ?? '', text),
           ...(laid ? { laid } : {}),
+          ...(isOptional ? { optional: true as const } : {}),
         })),
       );
   }

@@ -1,6 +1,6 @@
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { spokenNumber } from '../../core/units/spokenNumber';
-import { readPlace } from './places';
+import { readOptional, readPlace } from './places';
 import type { RecipeLineFault, RecipePart } from './recipe';
 
 /** A line taken apart: its amount, its name, and where its parts go. */
@@ -9,6 +9,12 @@ export interface LineParts {
   amount: string | null;
   name: string;
   parts: RecipePart[];
+  /** It ends with the words that let it be left out. */
+  isOptional: boolean;
+}
+
+interface Belonging extends Pick<LineParts, 'amount' | 'name'> {
+  parts: Omit<RecipePart, 'isOptional'>[];
 }
 
 /** An amount has no more words than this. */
@@ -20,6 +26,14 @@ const QUOTED = /[“"„«]([^”"“»]+)[”"“»]/;
  * `2 % of “Rose, 40 %”`. A name between quotation marks is that name, whatever it reads like.
  */
 export function readLine(typed: string): LineParts | RecipeLineFault {
+  const { line, isOptional } = readOptional(typed);
+  const read = readBelonging(line);
+  if (typeof read === 'string') return read;
+  return { ...read, isOptional, parts: read.parts.map((part) => ({ ...part, isOptional })) };
+}
+
+/** A line as if what it names belonged in. */
+function readBelonging(typed: string): Belonging | RecipeLineFault {
   const quoted = QUOTED.exec(typed);
   if (quoted) {
     const before = typed.slice(0, quoted.index).trim();
@@ -31,7 +45,7 @@ export function readLine(typed: string): LineParts | RecipeLineFault {
   return withPlaces(split?.amount ?? '', split?.name ?? head.trim(), tail);
 }
 
-function withPlaces(amount: string, name: string, tail: readonly string[]): LineParts | RecipeLineFault {
+function withPlaces(amount: string, name: string, tail: readonly string[]): Belonging | RecipeLineFault {
   const segments = tail.map((each) => each.trim()).filter((each) => each !== '');
   if (amount !== '' && !isAmount(amount)) return 'no-amount';
   if (amount === '') return segments.length === 0 ? { amount: null, name, parts: [] } : 'no-amount';
@@ -42,11 +56,11 @@ function withPlaces(amount: string, name: string, tail: readonly string[]): Line
 }
 
 /** `3 tsp`, of which `2 stirred in` and `1 on the floor`: each part in the unit of the whole. */
-function inParts(amount: string, name: string, segments: readonly string[]): LineParts | RecipeLineFault {
+function inParts(amount: string, name: string, segments: readonly string[]): Belonging | RecipeLineFault {
   const all = spokenNumber(amount);
   if (!all.success) return 'no-place';
   const { value, rest: unit } = all.data;
-  const parts: RecipePart[] = [];
+  const parts: Belonging['parts'] = [];
   let sum = 0;
   for (const segment of segments) {
     const number = spokenNumber(segment);

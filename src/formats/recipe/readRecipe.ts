@@ -13,7 +13,7 @@ const LONGEST_LINE = 300;
 
 export const SETTINGS_HEAD = '-- settings';
 const POUR = /^(?:pour |layer )?[A-Z]\s*[:)]\s*(.*)$/;
-const SETTING = /^(name|for|mold|pieces|fill|stays in jug|more)\s*:\s*(.*)$/i;
+const SETTING = /^(name|for|second mold|mold|pieces|fill|stays in jug|more)\s*:\s*(.*)$/i;
 
 /**
  * Reads a recipe as it stands in a notebook. Never throws: a line that can't be read says why.
@@ -80,10 +80,11 @@ type Find = (name: string) => Found;
 function understood(line: string, pourIndex: number, find: Find): Understood {
   const read = readLine(line);
   if (typeof read === 'string') return { kind: 'unread', why: read };
-  const { amount, name, parts } = read;
+  const { amount, name, parts, isOptional } = read;
   const found = find(name);
   const isBase =
     found.kind === 'called' ? found.material.kind === 'base' : found.kind === 'none' && /\bbase$/i.test(name);
+  if (isBase && isOptional) return { kind: 'unread', why: 'base-optional' };
   if (isBase) {
     const mass = amount === null ? null : parseMass(amount, 'metric');
     const [leastG, mostG] = BATCH_LIMITS_G;
@@ -123,6 +124,9 @@ function readSetting(line: string, settings: RecipeSettings): boolean {
       return value !== '';
     case 'mold':
       settings.mold = value;
+      return value !== '';
+    case 'second mold':
+      settings.secondMold = value;
       return value !== '';
     case 'pieces': {
       const read = parseFigure(value, { unit: '', least: 1, most: 10_000_000, whole: true });

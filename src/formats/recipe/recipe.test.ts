@@ -11,6 +11,7 @@ import {
   mold,
 } from '../../../tests/support/planFiles';
 import type { Material } from '../../core/materials/material';
+import { NO_MOLD } from '../../core/molds/noMold';
 import type { Plan } from '../../core/plan/plan';
 import { G_PER_LB, G_PER_OZ } from '../../core/units/factors';
 import { planOfRecipe } from './planOfRecipe';
@@ -114,7 +115,7 @@ test('ten recipes in both systems of units, to plans and back', () => {
     if (massG === null) assert.equal(plan.batch, undefined);
     else assert.ok(Math.abs((plan.batch?.massG ?? 0) - massG) < 1e-9, text);
     const inMold = plan.moldId === 'tray' ? TRAY : ROUNDS;
-    assert.deepEqual(planOf(writeRecipe(plan, inMold, SHELF)), plan, text);
+    assert.deepEqual(planOf(writeRecipe(plan, { mold: inMold }, SHELF)), plan, text);
   }
   const layers = planOf(RECIPES[8]?.[0] ?? '');
   assert.deepEqual(
@@ -127,6 +128,22 @@ test('ten recipes in both systems of units, to plans and back', () => {
     ['Honey', 'rounds', 0.9, 'face'],
   );
   assert.equal(planOf(RECIPES[0]?.[0] ?? '').name, 'Harvest bar');
+});
+
+test('a line may say that its dose can be left out', () => {
+  const plan = planOf(
+    '500 g clear base\n2 tsp honey (optional)\n1 g gold mica, on top, if you like\n3 tsp calendula, 2 stirred in, 1 on the floor, optional\n2 % orange',
+  );
+  assert.deepEqual(
+    plan.pours[0]?.doses.map(({ text, laid, optional }) => [text, laid?.where, optional]),
+    [
+      ['2 tsp', undefined, true],
+      ['1 g', 'on-liquid', true],
+      ['2 tsp', undefined, true],
+      ['1 tsp', 'under', true],
+      ['2 %', undefined, undefined],
+    ],
+  );
 });
 
 test('a line that is not understood says why, and nothing else is lost', () => {
@@ -148,6 +165,8 @@ test('a line that is not understood says why, and nothing else is lost', () => {
       '5 g constructor',
       '2 g o',
       '0.5 g clear base',
+      '500 g clear base, optional',
+      'clear base (if you like)',
     ].map(read),
     [
       'no-amount',
@@ -161,6 +180,8 @@ test('a line that is not understood says why, and nothing else is lost', () => {
       'dose none',
       'dose among',
       'base-not-weighed',
+      'base-optional',
+      'base-optional',
     ],
   );
   const faults = (text: string) => {
@@ -174,6 +195,28 @@ test('a line that is not understood says why, and nothing else is lost', () => {
   assert.deepEqual(faults('500 g clear base\n-- settings\nfor: cats'), ['settings']);
   assert.deepEqual(faults('500 g clear base\n-- settings\nmore: {"making": 3}'), ['settings']);
   assert.deepEqual(faults('500 g clear base\n-- settings\nmore: {'), ['unread']);
+});
+
+test('a second mold is a setting, and comes back', () => {
+  const text = '700 g clear base\n-- settings\nmold: bar tray\nsecond mold: small rounds';
+  const plan = planOf(text);
+  assert.deepEqual([plan.moldId, plan.secondMoldId], ['tray', 'rounds']);
+  assert.deepEqual(planOf(writeRecipe(plan, { mold: TRAY, secondMold: ROUNDS }, SHELF)), plan);
+  const made = planOfRecipe(readRecipe(text.replace('small rounds', 'bathtub'), SHELF), CONTEXT);
+  assert.deepEqual(made.success ? null : made.error, [{ code: 'no-such-mold', name: 'bathtub' }]);
+});
+
+test('without a mold a recipe says so, and weighs its base', () => {
+  const plan = planOf('600 g clear base\n2 % orange\n-- settings\nmold: none');
+  assert.equal(plan.moldId, NO_MOLD.id);
+  assert.deepEqual(planOf(writeRecipe(plan, { mold: NO_MOLD }, SHELF)), plan);
+  const made = planOfRecipe(readRecipe('clear base\n-- settings\nmold: none', SHELF), CONTEXT);
+  assert.deepEqual(made.success ? null : made.error, [{ code: 'weight-without-mold' }]);
+});
+
+test('with no mold in the book a recipe that weighs its base makes a plan all the same', () => {
+  const made = planOfRecipe(readRecipe('600 g clear base\n2 % orange', SHELF), { ...CONTEXT, molds: [] });
+  assert.deepEqual(made.success && [made.data.moldId, made.data.batch?.massG], [NO_MOLD.id, 600]);
 });
 
 test('what lines can’t say travels in the settings, and comes back', () => {
@@ -195,7 +238,7 @@ test('what lines can’t say travels in the settings, and comes back', () => {
       },
     ],
   };
-  const back = planOf(writeRecipe(rich, TRAY, SHELF));
+  const back = planOf(writeRecipe(rich, { mold: TRAY }, SHELF));
   const withoutIds = ({ pours, ...rest }: Plan) => ({
     ...rest,
     pours: pours.map((each) => ({ ...each, doses: each.doses.map(({ id: _, ...dose }) => dose) })),
@@ -223,7 +266,10 @@ test('text, plan, text, plan: a plan that was made from text is itself', () => {
     ', on the skin, pressed down',
     ', stirred in',
   );
-  const doseLine = fc.tuple(amount, name, place).map(([text, of, where]) => `${text} “${of}”${where}`);
+  const end = fc.constantFrom('', '', ', optional', ' (if you like)');
+  const doseLine = fc
+    .tuple(amount, name, place, end)
+    .map(([text, of, where, tail]) => `${text} “${of}”${where}${tail}`);
   const pour = fc.tuple(
     fc.constantFrom('', 'A: 8 mm\n', 'B: 2 parts\n', 'C: rest\n', 'D:\n'),
     fc.constantFrom('500 g ', '1 lb 2 oz ', ''),
@@ -236,9 +282,9 @@ test('text, plan, text, plan: a plan that was made from text is itself', () => {
         .map(([head, weight, of, lines]) => [`${head}${weight}${of}`, ...lines].join('\n'))
         .join('\n');
       const plan = planOf(isNamed ? `Some bar\n${text}` : text);
-      const written = writeRecipe(plan, TRAY, SHELF);
+      const written = writeRecipe(plan, { mold: TRAY }, SHELF);
       assert.deepEqual(planOf(written), plan, written);
-      assert.equal(writeRecipe(planOf(written), TRAY, SHELF), written);
+      assert.equal(writeRecipe(planOf(written), { mold: TRAY }, SHELF), written);
     }),
   );
 });

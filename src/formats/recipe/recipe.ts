@@ -28,6 +28,8 @@ export interface RecipePart {
   /** The amount, as a dose says it. */
   text: string;
   laid: Laid | null;
+  /** It may be left out. */
+  isOptional: boolean;
 }
 
 export type RecipeLineFault =
@@ -36,6 +38,8 @@ export type RecipeLineFault =
   | 'parts-differ'
   | 'no-place'
   | 'base-not-weighed'
+  /** What everything else goes into can't be left out. */
+  | 'base-optional'
   | 'pour-size'
   | 'setting';
 
@@ -50,6 +54,7 @@ export interface RecipeSettings {
   name?: string;
   for?: string;
   mold?: string;
+  secondMold?: string;
   pieces?: number;
   /** A fraction. */
   fill?: number;

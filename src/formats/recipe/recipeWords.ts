@@ -12,8 +12,9 @@ const FAULTS: Record<RecipeLineFault, string> = {
     'Where it goes was not understood. Write “stirred in”, “on the floor”, “between the goes”, “on top” or “on the skin”.',
   'base-not-weighed':
     'A base is weighed. Write it as a weight from 1 g to 1000 kg, such as “500 g” or “1 lb”.',
+  'base-optional': 'A base can’t be left out: everything else goes into it. Take the word away.',
   'pour-size': 'No size of a pour. Write it such as “A: 22 mm”, “B: 2 parts” or “C: rest”.',
-  setting: 'No setting. There are name, for, mold, pieces, fill, stays in jug and more.',
+  setting: 'No setting. There are name, for, mold, second mold, pieces, fill, stays in jug and more.',
 };
 
 /** What was understood of a line, or why it can't be read. */
@@ -30,7 +31,12 @@ export function recipeLineWords(line: RecipeLine): string {
     case 'base':
       return line.amount ? line.amount.text : 'as much as the molds take';
     case 'dose':
-      return listed(line.parts.map(({ text, laid }) => `${text} ${placeWords(laid, line.pourIndex)}`));
+      return listed(
+        line.parts.map(
+          ({ text, laid, isOptional }) =>
+            `${text} ${placeWords(laid, line.pourIndex)}${isOptional ? ', if you like' : ''}`,
+        ),
+      );
   }
 }
 
@@ -55,6 +61,8 @@ export function explainRecipeFault(fault: RecipeFault): string {
       return `Line ${fault.at + 1}: there is no base above it to go into.`;
     case 'no-such-mold':
       return `No mold is called “${fault.name}”.`;
+    case 'weight-without-mold':
+      return 'Without a mold the weight of the base says how much is made. Write it, such as “600 g clear base”.';
     case 'settings':
       return 'The settings at its end ask for something that no plan has.';
   }

@@ -1,11 +1,17 @@
 import type { Material } from '../../core/materials/material';
-import type { Mold } from '../../core/molds/mold';
-import { type Dose, type Plan, type Pour, pourLetter, readsOtherwise } from '../../core/plan/plan';
+import {
+  type Dose,
+  type Plan,
+  type PlanFile,
+  type Pour,
+  pourLetter,
+  readsOtherwise,
+} from '../../core/plan/plan';
 import { writePourSize } from '../../core/plan/pourSize';
 import { parseMass } from '../../core/units/parseMass';
 import { writeFigure } from '../../core/units/writeQuantity';
 import type { More } from './more';
-import { writePlace } from './places';
+import { OPTIONAL_WORDS, writePlace } from './places';
 import { readRecipe, SETTINGS_HEAD } from './readRecipe';
 
 /** Digits of a percentage: as many as a plan keeps. */
@@ -17,7 +23,11 @@ const DECIMALS = 10;
  *
  * @param shelf among which its names are read again
  */
-export function writeRecipe(plan: Plan, mold: Mold, shelf: readonly Material[]): string {
+export function writeRecipe(
+  plan: Plan,
+  { mold, secondMold }: Pick<PlanFile, 'mold' | 'secondMold'>,
+  shelf: readonly Material[],
+): string {
   const { batch, pours } = plan;
   const more: More = {};
   const isByBase = batch?.by === 'base' && pours.length === 1 && parseMass(batch.text, 'metric').success;
@@ -41,6 +51,7 @@ export function writeRecipe(plan: Plan, mold: Mold, shelf: readonly Material[]):
     `name: ${plan.name}`,
     `for: ${plan.use}`,
     `mold: ${mold.name}`,
+    ...(secondMold ? [`second mold: ${secondMold.name}`] : []),
     ...(isByBase && batch?.gives === 'pieces' ? [] : [`pieces: ${plan.pieces}`]),
     `fill: ${writeFigure(plan.fillFraction * 100, DECIMALS)} %`,
     `stays in jug: ${writeFigure(plan.jugLossFraction * 100, DECIMALS)} %`,
@@ -63,16 +74,19 @@ function lineOf(
   shelf: readonly Material[],
   more: More,
 ): string | null {
-  const { materialId, text, laid, wetIn, counts, means } = each;
+  const { materialId, text, laid, wetIn, counts, means, optional } = each;
   const name = nameOf(shelf, materialId);
-  const place = laid ? `, ${writePlace(laid)}` : '';
-  const line = [`${text} ${name}${place}`, `${text} “${name}”${place}`].find((written) => {
+  const tail = `${laid ? `, ${writePlace(laid)}` : ''}${optional ? OPTIONAL_WORDS : ''}`;
+  const line = [`${text} ${name}${tail}`, `${text} “${name}”${tail}`].find((written) => {
     const read = readRecipe(`A:\n${written}`, shelf).lines[1];
     if (read?.kind !== 'dose' || read.parts.length !== 1) return false;
     if (read.found.kind !== 'called' || read.found.material.id !== materialId) return false;
     const [part] = read.parts;
     return (
-      read.name === name && part?.text === text && JSON.stringify(part.laid) === JSON.stringify(laid ?? null)
+      read.name === name &&
+      part?.text === text &&
+      JSON.stringify(part.laid) === JSON.stringify(laid ?? null) &&
+      part.isOptional === (optional ?? false)
     );
   });
   if (line === undefined) {

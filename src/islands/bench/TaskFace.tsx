@@ -1,3 +1,4 @@
+import { isEmptied } from '../../core/run/progress';
 import { isWait } from '../../core/work/task';
 import { weighedLine } from '../../core/work/weighedLine';
 import { showAmountOut } from '../../words/en/units/showCount';
@@ -22,17 +23,21 @@ function DoneFace({ run, task, sending, onUndo, onBack }: FaceProps) {
   const counted = weighedLine(run.snapshot.sheet, task)?.counted ?? null;
   return (
     <section className="plate flex flex-1 flex-col items-start justify-center gap-4 p-8" aria-live="polite">
-      <h2 className="text-3xl font-semibold">{taskName(task, run.snapshot.sheet)} is ticked</h2>
-      {task.actualG !== null && task.targetG !== null && (
+      <h2 className="text-3xl font-semibold">
+        {taskName(task, run.snapshot.sheet)} is {task.isLeftOut ? 'left out' : 'ticked'}
+      </h2>
+      {!task.isLeftOut && task.actualG !== null && task.targetG !== null && (
         <p className="text-xl">
           {showAmountOut(counted, task.actualG, showing)} {counted ? 'went in' : 'was weighed'};{' '}
           {showAmountOut(counted, task.targetG, showing)} was aimed at.
         </p>
       )}
       <div className="flex gap-3">
-        <button type="button" className="btn btn-lg btn-secondary" disabled={sending} onClick={onUndo}>
-          Undo this tick
-        </button>
+        {!isEmptied(task) && (
+          <button type="button" className="btn btn-lg btn-secondary" disabled={sending} onClick={onUndo}>
+            {task.isLeftOut ? 'Put it in after all' : 'Undo this tick'}
+          </button>
+        )}
         <BackButton onBack={onBack} />
       </div>
     </section>

@@ -115,12 +115,24 @@ function TaskItem({ task, name, counted, isHere, onLook }: ItemProps) {
         <span className="flex-1 leading-tight">
           {name}
           <span className="sr-only">
-            {isDone ? ', ticked' : isWait(task) ? ', a wait' : isLocked ? ', not yet' : ''}
+            {task.isLeftOut
+              ? ''
+              : isDone
+                ? ', ticked'
+                : isWait(task)
+                  ? ', a wait'
+                  : isLocked
+                    ? ', not yet'
+                    : ''}
           </span>
         </span>
         {weightG !== null && (
           <span className="whitespace-nowrap">
-            {counted ? showCount(counted, weightG, showing) : showMass(weightG, showing)}
+            {task.isLeftOut
+              ? 'left out'
+              : counted
+                ? showCount(counted, weightG, showing)
+                : showMass(weightG, showing)}
           </span>
         )}
         {isWait(task) && task.toS > task.fromS && (

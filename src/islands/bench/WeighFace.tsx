@@ -96,6 +96,16 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
         <NextButton sending={sending} onPress={tick}>
           Tick
         </NextButton>
+        {line?.isOptional && (
+          <button
+            type="button"
+            className="btn btn-secondary btn-lg mt-2 w-full"
+            disabled={sending}
+            onClick={() => onTick({ kind: 'left-out', taskId: task.id })}
+          >
+            Leave it out
+          </button>
+        )}
         {onBack && (
           <button type="button" className="btn btn-ghost mt-1 w-full" onClick={onBack}>
             Back to the task in hand
@@ -184,9 +194,10 @@ function Explained({ task, sheet, line, targetG }: ExplainedProps): ReactNode {
   );
 }
 
-function plannedAs({ text, wets, blend, leaves }: SheetLine): string {
-  if (wets) return `to wet what was planned as ${text}${leaves ? '; it leaves again' : ''}`;
-  return blend ? `its part of ${blend}, planned as ${text}` : `planned as ${text}`;
+function plannedAs({ text, wets, blend, leaves, isOptional }: SheetLine): string {
+  const mayStayOut = isOptional ? ', if you like' : '';
+  if (wets) return `to wet what was planned as ${text}${leaves ? '; it leaves again' : ''}${mayStayOut}`;
+  return blend ? `its part of ${blend}, planned as ${text}${mayStayOut}` : `planned as ${text}${mayStayOut}`;
 }
 
 const AS_AIMED = 0.0005;

@@ -1,9 +1,10 @@
 import { useEffect, useId, useState } from 'react';
+import { NO_MOLD_ID } from '../../core/molds/noMold';
 import type { Batch } from '../../core/plan/batch';
-import { withBatch } from '../../core/plan/howMuch';
-import { parseBatch } from '../../core/plan/parseBatch';
+import { batchText, parseBatch } from '../../core/plan/parseBatch';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
+import { withBatch } from '../../core/plan/withBatch';
 import type { LotStock } from '../../core/stock/stock';
 import { massUnit } from '../../core/units/showQuantity';
 import { explainBatchFault } from '../../words/en/plan/batchFault';
@@ -39,8 +40,7 @@ export default function BatchFields({ plan, batch, sheet, lots }: Props) {
     setText(typed);
     const read = parseBatch(typed, showing.system, lots);
     if (!read.success) return;
-    // A bare number is in the unit beside the field, whatever is shown later.
-    const said = /^[\d.,\s]+$/.test(typed) ? `${typed.trim()} ${unit}` : typed.trim();
+    const said = batchText(typed, showing.system);
     edit(withBatch(plan, { ...batch, massG: read.data, text: said }), 'batch');
   }
   function follow(gives: string) {
@@ -77,10 +77,12 @@ export default function BatchFields({ plan, batch, sheet, lots }: Props) {
           </p>
         )}
       </div>
-      <Choice label="It gives" value={batch.gives} className="w-27" onChange={follow}>
-        <option value="pieces">pieces</option>
-        <option value="fill">a fill</option>
-      </Choice>
+      {plan.moldId !== NO_MOLD_ID && (
+        <Choice label="It gives" value={batch.gives} className="w-27" onChange={follow}>
+          <option value="pieces">pieces</option>
+          <option value="fill">a fill</option>
+        </Choice>
+      )}
     </>
   );
 }

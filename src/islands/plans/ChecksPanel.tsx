@@ -11,6 +11,8 @@ interface Props {
   findings: Finding[];
   /** What was accepted for this plan. */
   seen: readonly Seen[] | undefined;
+  /** What the pour plan finds is not there yet: notes wait for it, so that none of them moves. */
+  isHeatToCome: boolean;
   onFix(finding: Finding): void;
   onSeen(findings: Finding[]): void;
   /** Everything that was accepted is told again. */
@@ -21,11 +23,15 @@ interface Props {
 const FindingItem = lazy(() => import('./FindingItem'));
 
 /** Everything that was found about the plan: what to do first comes first, and notes lie folded. */
-export const ChecksPanel = memo(function ChecksPanel({ findings, seen, onFix, onSeen, onUnsee }: Props) {
+export const ChecksPanel = memo(function ChecksPanel(props: Props) {
+  const { findings, seen, isHeatToCome, onFix, onSeen, onUnsee } = props;
   const fix = useStable(onFix);
   const see = useStable(onSeen);
   const open = useMemo(() => findings.filter((finding) => !isSeen(finding, seen)), [findings, seen]);
-  const told = useMemo(() => foldFindings(open), [open]);
+  const told = useMemo(
+    () => foldFindings(open).filter(({ kind }) => kind !== 'fold' || !isHeatToCome),
+    [open, isHeatToCome],
+  );
   const accepted = findings.length - open.length;
   return (
     <section className="plate flex min-h-44 flex-1 flex-col p-3" aria-labelledby="checks-title">

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Mold } from '../../core/molds/mold';
+import { NO_MOLD_ID } from '../../core/molds/noMold';
 import type { Difference } from '../../core/plan/differences';
 import { type Plan, pourLetter } from '../../core/plan/plan';
 import { planSchema } from '../../core/plan/planSchema';
@@ -30,7 +31,8 @@ export default function ConflictDialog({
   useEffect(() => dialog.current?.showModal(), []);
   const theirs = planSchema.safeParse(problem.current);
   const revision = problem.revision ?? 0;
-  const names = new Map([...molds, ...materials].map(({ id, name }) => [id, name]));
+  const records = [...molds, { id: NO_MOLD_ID, name: 'no mold yet' }, ...materials];
+  const names = new Map(records.map(({ id, name }) => [id, name]));
   return (
     <dialog
       ref={dialog}
@@ -102,6 +104,7 @@ const FIELD_NAMES: Record<string, string> = {
   name: 'Name',
   use: 'For',
   moldId: 'Mold',
+  secondMoldId: 'Second mold',
   pieces: 'Pieces',
   batch: 'How much',
   fillFraction: 'Fill',

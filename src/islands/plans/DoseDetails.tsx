@@ -12,7 +12,7 @@ import { WettingField } from './WettingField';
 
 /** What a dose's row opens to: every other way to say it, what it says of its jug, and how it is stirred in. */
 export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
-  const { pourIndex, index, name, dispersants, wetIn, counts, laid, actions, onDone } = props;
+  const { pourIndex, index, name, dispersants, wetIn, counts, laid, isOptional, actions, onDone } = props;
   const { locale, system } = useShowing();
   const toSay = props.toSay();
   const whole = toSay && wholeCount(toSay, index, locale);
@@ -68,7 +68,7 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
           onChange={(next) => actions.onCounts(index, next)}
         />
       )}
-      {dispersants && (dispersants.length > 0 || wetIn) && (
+      {dispersants && (
         <WettingField
           name={name}
           wetIn={wetIn}
@@ -76,6 +76,15 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
           onChange={(next) => actions.onWetting(index, next)}
         />
       )}
+      <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={isOptional}
+          onChange={({ target }) => actions.onOptional(index, target.checked)}
+        />
+        may be left out at the bench
+      </label>
     </>
   );
 }

@@ -123,6 +123,7 @@ function DoseTable({
                 text={each.text}
                 wetIn={each.wetIn}
                 laid={each.laid}
+                isOptional={each.optional === true}
                 counts={goesOn ? (each.counts ?? 'added') : null}
                 severity={doseSeverity(findings, pourIndex, index)}
                 sheet={sheetOfRow(index)}

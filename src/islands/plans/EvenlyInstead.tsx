@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { Batch } from '../../core/plan/batch';
-import { withBatch } from '../../core/plan/howMuch';
 import { makeSheet } from '../../core/plan/makeSheet';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
+import { withBatch } from '../../core/plan/withBatch';
 import { showMass, showPercent } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
@@ -32,8 +32,8 @@ export default function EvenlyInstead({ file, batch, sheet }: Props) {
       className="btn btn-sm btn-secondary mb-1 min-h-11 w-full justify-start text-left font-normal"
       onClick={() => editShown(plan, 'gives')}
     >
-      Or all {pieces} to {showPercent(fillFraction, showing.locale, 0)}, {showMass(totals.pieceG, showing)}{' '}
-      each
+      Or all {pieces} to {showPercent(fillFraction, showing.locale, 0)}, {showMass(totals.pieceG, showing)}
+      {totals.secondPieceG > 0 && ` and ${showMass(totals.secondPieceG, showing)}`} each
     </button>
   );
 }

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
+import { NO_MOLD_ID } from '../../core/molds/noMold';
 import type { Batch } from '../../core/plan/batch';
-import { batchFrom, withBatch } from '../../core/plan/howMuch';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { LotStock } from '../../core/stock/stock';
@@ -28,14 +28,21 @@ export function HowMuch({ plan, sheet, lots }: Props) {
   const { system } = useShowing();
   const { batch } = plan;
   const follows = batch?.gives;
-  function say(by: string) {
+  const isInMold = plan.moldId !== NO_MOLD_ID;
+  async function say(by: string) {
+    const { batchFrom, withBatch } = await import('../../core/plan/withBatch');
     const next = by === 'pieces' || !sheet ? null : batchFrom(sheet, by as Batch['by'], system);
     edit(withBatch(plan, next && { ...next, gives: batch?.gives ?? next.gives }, sheet), 'how much');
   }
   return (
     <>
-      <Choice label="How much by" value={batch?.by ?? 'pieces'} className="w-22" onChange={say}>
-        <option value="pieces">pieces</option>
+      <Choice
+        label="How much by"
+        value={batch?.by ?? 'pieces'}
+        className="w-22"
+        onChange={(by) => void say(by)}
+      >
+        {isInMold && <option value="pieces">pieces</option>}
         <option value="base" disabled={!sheet}>
           base
         </option>
@@ -57,7 +64,7 @@ export function HowMuch({ plan, sheet, lots }: Props) {
           onChange={(pieces) => edit({ ...plan, pieces }, 'pieces')}
         />
       )}
-      {follows !== 'fill' && (
+      {isInMold && follows !== 'fill' && (
         <FigureField
           label="Fill"
           className="w-18"

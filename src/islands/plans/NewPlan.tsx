@@ -6,24 +6,53 @@ import type { Base } from '../../core/materials/base';
 import { USES } from '../../core/materials/fields';
 import { barsPerCavity, cavitiesOf } from '../../core/molds/bars';
 import type { Mold } from '../../core/molds/mold';
+import { NO_MOLD_ID } from '../../core/molds/noMold';
+import { unmolded } from '../../core/plan/intoMold';
+import { batchText, parseBatch } from '../../core/plan/parseBatch';
 import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
+import { massUnit, type Showing } from '../../core/units/showQuantity';
 import { z } from '../../core/zod';
+import { explainBatchFault } from '../../words/en/plan/batchFault';
 import { USE_NAMES } from '../../words/en/plan/useNames';
 import { counted } from '../../words/en/plural';
 import { callApi } from '../shared/api';
 import { figureText, nameText, options, SelectField, TextField } from '../shared/formFields';
+import { useShowing, withShowing } from '../shared/showing';
 
-const formSchema = z.object({
-  name: nameText(120),
-  use: z.enum(USES),
-  moldId: z.string(),
-  baseId: z.string(),
-  pieces: figureText({ unit: '', least: 1, most: 100_000, whole: true }),
-});
+const pieceCount = figureText({ unit: '', least: 1, most: 100_000, whole: true });
 
-type Typed = z.input<typeof formSchema>;
-type Read = z.output<typeof formSchema>;
+/** A mold is filled so many times; without one a weight says how much is made. */
+const formSchema = (showing: Showing) =>
+  z
+    .object({
+      name: nameText(120),
+      use: z.enum(USES),
+      moldId: z.string(),
+      baseId: z.string(),
+      pieces: z.string(),
+      weight: z.string(),
+    })
+    .transform(({ moldId, pieces, weight, ...named }, context) => {
+      if (moldId !== NO_MOLD_ID) {
+        const count = pieceCount.safeParse(pieces);
+        if (count.success) return { ...named, howMuch: { moldId, pieces: count.data } };
+        for (const { message } of count.error.issues)
+          context.addIssue({ code: 'custom', path: ['pieces'], message });
+        return z.NEVER;
+      }
+      const massG = parseBatch(weight, showing.system, []);
+      if (massG.success) {
+        const text = batchText(weight, showing.system);
+        return { ...named, howMuch: unmolded({ by: 'base', massG: massG.data, text }) };
+      }
+      const message = explainBatchFault(massG.error, [], showing);
+      context.addIssue({ code: 'custom', path: ['weight'], message });
+      return z.NEVER;
+    });
+
+type Typed = z.input<ReturnType<typeof formSchema>>;
+type Read = z.output<ReturnType<typeof formSchema>>;
 
 interface Props {
   start: Plan;
@@ -36,34 +65,38 @@ interface Props {
 }
 
 /** A few words to begin a plan with; everything else is decided in its workspace. */
-export default function NewPlan({ start, molds, bases, isOpen = false, named = '' }: Props) {
+function NewPlan({ start, molds, bases, isOpen = false, named = '' }: Props) {
+  const showing = useShowing();
+  const { system } = showing;
   const dialog = useRef<HTMLDialogElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
     if (isOpen) dialog.current?.showModal();
   }, [isOpen]);
   const form = useForm<Typed, unknown, Read>({
-    resolver: zodResolver(formSchema),
+    resolver: zodResolver(formSchema(showing)),
     defaultValues: {
       name: named,
       use: start.use,
       moldId: start.moldId,
       baseId: start.pours[0]?.baseId ?? '',
       pieces: String(start.pieces),
+      weight: system === 'us' ? '1 lb' : '500 g',
     },
   });
   const { errors, isSubmitting } = form.formState;
 
-  async function create({ name, use, moldId, baseId, pieces }: Read) {
+  const isInMold = form.watch('moldId') !== NO_MOLD_ID;
+
+  async function create({ name, use, baseId, howMuch }: Read) {
     setProblem(null);
-    const mold = molds.find(({ id }) => id === moldId);
+    const mold = molds.find(({ id }) => id === howMuch.moldId);
     const plan: Plan = {
       ...start,
       name,
       use,
-      moldId,
-      pieces,
       fillFraction: mold?.usualFillFraction ?? start.fillFraction,
+      ...howMuch,
       pours: [{ id: 'p1', baseId, size: { by: 'parts', parts: 1 }, doses: [] }],
     };
     const answer = await callApi<StoredPlan>('POST', '/api/plans', plan);
@@ -110,6 +143,7 @@ export default function NewPlan({ start, molds, bases, isOpen = false, named = '
                 {name}, {counted(cavities, 'cavity', 'cavities')}
               </option>
             ))}
+            <option value={NO_MOLD_ID}>no mold yet</option>
           </SelectField>
           <SelectField label="Base" registered={form.register('baseId')}>
             {bases.map(({ id, name }) => (
@@ -118,7 +152,16 @@ export default function NewPlan({ start, molds, bases, isOpen = false, named = '
               </option>
             ))}
           </SelectField>
-          <TextField label="Pieces" error={errors.pieces} registered={form.register('pieces')} decimal />
+          {isInMold ? (
+            <TextField label="Pieces" error={errors.pieces} registered={form.register('pieces')} decimal />
+          ) : (
+            <TextField
+              label="How much of it"
+              unit={massUnit(system)}
+              error={errors.weight}
+              registered={form.register('weight')}
+            />
+          )}
           {problem && (
             <p role="alert" className="text-error">
               {problem}
@@ -137,3 +180,5 @@ export default function NewPlan({ start, molds, bases, isOpen = false, named = '
     </>
   );
 }
+
+export default withShowing(NewPlan);

@@ -9,13 +9,13 @@ import { ShelfMaterials } from '../shelf/shelfMaterials';
 import { usePlanPage } from './planContext';
 
 export interface NewRecordProps {
-  what: 'mold' | 'base';
+  what: 'mold' | 'base' | 'scrap' | 'dispersant';
   /** Takes the id of what was made, or of what is there by the same name. */
   onMade(id: string): void;
   onClose(): void;
 }
 
-/** A mold or a base that a plan misses, made with the form of its own page and without leaving the plan. */
+/** A mold or a material that a plan misses, made with the form of its own page and without leaving the plan. */
 export default function NewRecord({ what, onMade, onClose }: NewRecordProps) {
   const { materials, rules, shelved, molded } = usePlanPage();
   const { locale } = useShowing();
@@ -50,7 +50,7 @@ export default function NewRecord({ what, onMade, onClose }: NewRecordProps) {
           <ShelfMaterials.Provider value={materials}>
             <MaterialEditor
               was={null}
-              kind="base"
+              kind={what}
               materials={materials}
               locale={locale}
               save={(material) => make<Material>('/api/materials', material, shelved)}

@@ -2,6 +2,7 @@ import { Copy, Download, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import { USES, type Use } from '../../core/materials/fields';
 import type { Mold } from '../../core/molds/mold';
+import { NO_MOLD_ID } from '../../core/molds/noMold';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { StoredPlan } from '../../core/plan/storedPlan';
@@ -9,6 +10,7 @@ import type { LotStock } from '../../core/stock/stock';
 import { USE_NAMES } from '../../words/en/plan/useNames';
 import { FigureField } from '../shared/FigureField';
 import type { SaveState } from '../shared/saveQueue';
+import { useShowing } from '../shared/showing';
 import { Choice } from './Choice';
 import { HowMuch } from './HowMuch';
 import { usePlanPage } from './planContext';
@@ -35,10 +37,19 @@ interface Props {
 const LOSS = { unit: '%', least: 0, most: 50 };
 
 export function PlanBar(props: Props) {
-  const { edit } = usePlanPage();
+  const { edit, rules } = usePlanPage();
   const { plan, molds, sheet, lots } = props;
-  const setMold = (moldId: string) => edit({ ...plan, moldId }, 'mold');
-  const { newOption, newForm, choosing } = useNewRecord({ what: 'mold', onMade: setMold });
+  const { system } = useShowing();
+  const setMold = async (moldId: string) => {
+    const { intoMold } = await import('../../core/plan/intoMold');
+    // One that was made this moment is not among the molds yet.
+    const mold = molds.find(({ id }) => id === moldId) ?? {
+      id: moldId,
+      usualFillFraction: rules.fillFraction,
+    };
+    edit(intoMold(plan, moldId === NO_MOLD_ID ? null : mold, sheet, system), 'mold');
+  };
+  const { newOption, newForm, choosing } = useNewRecord({ what: 'mold', onMade: (id) => void setMold(id) });
   return (
     <header className="plate flex flex-wrap items-start gap-x-2 gap-y-1 px-3 py-1.5">
       <NameField name={plan.name} onChange={(name) => edit({ ...plan, name }, 'name')} />
@@ -54,12 +65,15 @@ export function PlanBar(props: Props) {
           </option>
         ))}
       </Choice>
-      <Choice label="Mold" value={plan.moldId} className="w-33" onChange={choosing(setMold)}>
+      <Choice label="Mold" value={plan.moldId} className="w-33" onChange={choosing((id) => void setMold(id))}>
         {molds.map((mold) => (
           <option key={mold.id} value={mold.id}>
             {mold.name}
           </option>
         ))}
+        <option value={NO_MOLD_ID} disabled={!sheet}>
+          no mold yet
+        </option>
         {newOption}
       </Choice>
       {newForm}
@@ -76,7 +90,8 @@ export function PlanBar(props: Props) {
   );
 }
 
-function Actions({ saved, saveState, stopped, canUndo, canRedo, undo, redo, actions }: Props) {
+function Actions({ plan, saved, saveState, stopped, canUndo, canRedo, undo, redo, actions }: Props) {
+  const hasMold = plan.moldId !== NO_MOLD_ID;
   return (
     <div className="ml-auto flex flex-wrap items-center self-center">
       <SavedLine state={saveState} saved={saved} />
@@ -95,19 +110,31 @@ function Actions({ saved, saveState, stopped, canUndo, canRedo, undo, redo, acti
       <IconButton label="Bench sheet, to print" onClick={actions.print}>
         <Printer size={20} />
       </IconButton>
-      <BenchButton stopped={stopped} onBench={actions.toTheBench} />
+      <BenchButton stopped={stopped} hasMold={hasMold} onBench={actions.toTheBench} />
     </div>
   );
 }
 
-function BenchButton({ stopped, onBench }: { stopped: boolean; onBench(): Promise<void> }) {
+interface BenchProps {
+  stopped: boolean;
+  hasMold: boolean;
+  onBench(): Promise<void>;
+}
+
+function BenchButton({ stopped, hasMold, onBench }: BenchProps) {
   const [busy, setBusy] = useState(false);
   return (
     <button
       type="button"
       className="btn btn-primary ml-1 min-h-11 px-3"
-      disabled={stopped || busy}
-      title={stopped ? 'A stop among the checks keeps this plan from the bench' : undefined}
+      disabled={stopped || busy || !hasMold}
+      title={
+        stopped
+          ? 'A stop among the checks keeps this plan from the bench'
+          : hasMold
+            ? undefined
+            : 'Choose a mold first'
+      }
       onClick={async () => {
         setBusy(true);
         await onBench();

@@ -5,6 +5,7 @@ import { withoutSeen, withSeen } from '../../core/checks/seenFindings';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
+import { hasMold } from '../../core/molds/noMold';
 import type { MadePiece } from '../../core/plan/embed';
 import { withWhen } from '../../core/plan/setMaking';
 import type { StoredPlan } from '../../core/plan/storedPlan';
@@ -12,7 +13,7 @@ import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
 import type { Detail } from '../pourPlan/details';
 import { PourPlanFoot } from '../pourPlan/PourPlanFoot';
-import { usePourPlan } from '../pourPlan/usePourPlan';
+import { type PourPlanView, usePourPlan } from '../pourPlan/usePourPlan';
 import { withShowing } from '../shared/showing';
 import { useStable } from '../shared/useStable';
 import { ChecksPanel } from './ChecksPanel';
@@ -78,13 +79,14 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const newest = useMemo(() => fileOf(plan, molds, materials, made), [plan, molds, materials, made]);
   const shown = useReview(newest, context, typing, edit);
   const { file, sheet, edit: editShown } = shown;
-  const view = usePourPlan(sheet, rules, typing !== null);
+  const isInMold = hasMold(file);
+  const view = usePourPlan(isInMold ? sheet : null, rules, typing !== null);
   const findings = useFindings(shown.findings, sheet, view, rules);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
   const spareMold = molds.find(({ id }) => id === rules.spareMoldId) ?? null;
   const page = useMemo(
-    () => ({ rules, spareMold, materials, shelved, molded, edit, editShown, taught }),
-    [rules, spareMold, materials, shelved, molded, edit, editShown, taught],
+    () => ({ rules, spareMold, molds, materials, shelved, molded, edit, editShown, taught }),
+    [rules, spareMold, molds, materials, shelved, molded, edit, editShown, taught],
   );
 
   const wait = useStable((index: number, afterMin: number | null) =>
@@ -138,22 +140,25 @@ function Workspace(props: Props & { draft: Draft | null }) {
             <ChecksPanel
               findings={findings}
               seen={plan.seen}
+              isHeatToCome={isInMold && sheet !== null && isFirstToCome(view)}
               onFix={fix}
               onSeen={(accepted) => edit(withSeen(plan, accepted), `seen ${accepted[0]?.id}`)}
               onUnsee={() => edit(withoutSeen(plan), 'seen')}
             />
           </div>
         </div>
-        <PourPlanFoot
-          sheet={sheet}
-          rules={rules}
-          view={view}
-          pourIndex={pour}
-          open={detail}
-          onOpen={setDetail}
-          onPour={setPourIndex}
-          onWait={wait}
-        />
+        {isInMold && (
+          <PourPlanFoot
+            sheet={sheet}
+            rules={rules}
+            view={view}
+            pourIndex={pour}
+            open={detail}
+            onOpen={setDetail}
+            onPour={setPourIndex}
+            onWait={wait}
+          />
+        )}
         {save.state.kind === 'conflict' && (
           <Suspense>
             <ConflictDialog
@@ -169,6 +174,11 @@ function Workspace(props: Props & { draft: Draft | null }) {
       </div>
     </PlanPageContext>
   );
+}
+
+/** No pour plan is there yet, and one is made. */
+function isFirstToCome({ pourPlan, state }: PourPlanView): boolean {
+  return pourPlan === null && (state.kind === 'none' || state.kind === 'working');
 }
 
 function Problem({ says }: { says: string | null }) {

@@ -4,8 +4,8 @@ import type { PlanFile } from '../../core/plan/plan';
 import { writeRecipe } from '../../formats/recipe/writeRecipe';
 
 /** The plan as the lines of a recipe, to be copied; read back, it is the same plan. */
-export default function RecipeOut({ file: { plan, mold, materials } }: { file: PlanFile }) {
-  const text = useMemo(() => writeRecipe(plan, mold, materials), [plan, mold, materials]);
+export default function RecipeOut({ file }: { file: PlanFile }) {
+  const text = useMemo(() => writeRecipe(file.plan, file, file.materials), [file]);
   const [copied, setCopied] = useState<string | null>(null);
   return (
     <div className="flex flex-col gap-2">

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Material } from '../../core/materials/material';
 import type { NewKind } from '../../core/materials/newKind';
+import { NO_MOLD_ID } from '../../core/molds/noMold';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { LineRead, RecipeRead, RecipeRequest } from '../../formats/recipe/recipeExchange';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
@@ -23,7 +24,7 @@ const PAUSE_MS = 120;
 /** A recipe as it stands in a notebook, what was understood of it line by line, and the plan that it makes. */
 export default function RecipeText({ shelf, molds }: Props) {
   const [text, setText] = useState('');
-  const [moldId, setMoldId] = useState(molds[0]?.id ?? '');
+  const [moldId, setMoldId] = useState(molds[0]?.id ?? NO_MOLD_ID);
   const [chosen, setChosen] = useState<ReadonlyMap<string, Meaning>>(new Map());
   const [read, setRead] = useState<RecipeRead | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -124,6 +125,7 @@ export default function RecipeText({ shelf, molds }: Props) {
                   {name}
                 </option>
               ))}
+              <option value={NO_MOLD_ID}>no mold yet</option>
             </select>
           </label>
         )}

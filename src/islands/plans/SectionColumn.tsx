@@ -1,5 +1,6 @@
-import { lazy } from 'react';
+import { lazy, Suspense } from 'react';
 import type { CheckContext, Finding } from '../../core/checks/finding';
+import { hasMold } from '../../core/molds/noMold';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -8,6 +9,7 @@ import { OpenedLater } from './OpenedLater';
 import { SectionPanel } from './SectionPanel';
 
 const RecipeOut = lazy(() => import('./RecipeOut'));
+const WhichMold = lazy(() => import('./WhichMold'));
 const WorkBackwards = lazy(() => import('./WorkBackwards'));
 
 interface Props {
@@ -22,17 +24,26 @@ interface Props {
 
 /** One cavity cut through, and what is asked of the plan backwards. */
 export function SectionColumn({ file, sheet, pourIndex, findings, context, stock }: Props) {
+  const isInMold = hasMold(file);
   return (
     <section
       aria-labelledby="section-title"
       className="plate flex flex-col p-3 md:max-xl:order-3 xl:min-h-0 xl:overflow-y-auto"
     >
       <h2 id="section-title" className="font-semibold">
-        Section
+        {isInMold ? 'Section' : 'Which mold'}
       </h2>
-      <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
-      <SectionPanel file={file} sheet={sheet} />
-      {sheet && (
+      {isInMold ? (
+        <>
+          <p className="quiet mb-2 text-xs">One cavity of {file.mold.name}, in mm</p>
+          <SectionPanel file={file} sheet={sheet} />
+        </>
+      ) : (
+        <Suspense>
+          <WhichMold plan={file.plan} sheet={sheet} />
+        </Suspense>
+      )}
+      {sheet && isInMold && (
         <OpenedLater title="Work backwards">
           <WorkBackwards file={file} sheet={sheet} stock={stock} />
         </OpenedLater>

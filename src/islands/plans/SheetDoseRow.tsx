@@ -22,6 +22,7 @@ interface Props {
   wetIn: Wetting | undefined;
   counts: 'added' | 'content' | null;
   laid: Laid | undefined;
+  isOptional: boolean;
   severity: Severity | null;
   sheet: Sheet | null;
   byId: ReadonlyMap<string, Material>;
@@ -37,7 +38,7 @@ export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
   return (
     <DoseRow
       name={material?.name ?? materialId}
-      kind={kindWords(material, props.laid, pourIndex)}
+      kind={kindWords(material, props.laid, props.isOptional, pourIndex)}
       text={props.text}
       severity={props.severity}
       {...told(sheet, pourIndex, index, material, byId, showing)}
@@ -45,6 +46,7 @@ export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
       index={index}
       counts={props.counts}
       laid={props.laid ?? null}
+      isOptional={props.isOptional}
       dispersants={material?.kind === 'colorant' || material?.kind === 'additive' ? dispersants : null}
       wetIn={props.wetIn}
       actions={props.actions}
@@ -52,10 +54,17 @@ export const SheetDoseRow = memo(function SheetDoseRow(props: Props) {
   );
 });
 
-/** What it is, and where it lies when it is not stirred in. */
-function kindWords(material: Material | undefined, laid: Laid | undefined, pourIndex: number): string {
-  const kind = material ? KIND_NAMES[material.kind] : '';
-  return laid ? `${kind}, ${laidWords(laid.where, pourIndex)}` : kind;
+/** What it is, where it lies when it is not stirred in, and whether it may be left out. */
+function kindWords(
+  material: Material | undefined,
+  laid: Laid | undefined,
+  isOptional: boolean,
+  pourIndex: number,
+): string {
+  const words = material ? [KIND_NAMES[material.kind]] : [];
+  if (laid) words.push(laidWords(laid.where, pourIndex));
+  if (isOptional) words.push('optional');
+  return words.join(', ');
 }
 
 /** What a dose comes to, the parts it is weighed in, and the other ways to say it. */

@@ -1,19 +1,23 @@
 import { lazy, type ReactNode, Suspense } from 'react';
+import { cavitiesFilled } from '../../core/molds/filled';
+import { hasMold } from '../../core/molds/noMold';
 import { slicesOf } from '../../core/molds/slicing';
-import { partFill } from '../../core/plan/partFill';
+import { piecesOfSheet } from '../../core/plan/piecesOfSheet';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { addUpAsShown, showMass, showPercent, showVolume } from '../../core/units/showQuantity';
 import { type JugOfMelt, meltsOf } from '../../core/work/loads';
-import { partWords } from '../../words/en/plan/partWords';
-import { counted, plural } from '../../words/en/plural';
-import { inclusionAmount } from '../../words/en/work/inclusionWords';
+import { wholeSheet } from '../../core/work/rounds';
+import { besideWords } from '../../words/en/plan/piecesWords';
+import { counted, listed, plural } from '../../words/en/plural';
+import { inclusionAmount } from '../../words/en/work/inclusionAmount';
 import { meltsWords } from '../../words/en/work/meltsWords';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
 const LeftOver = lazy(() => import('./LeftOver'));
 
+const SecondMold = lazy(() => import('./SecondMold'));
 const EvenlyInstead = lazy(() => import('./EvenlyInstead'));
 
 interface Props {
@@ -35,10 +39,11 @@ export function TotalsPanel({ file, sheet }: Props) {
       </section>
     );
   }
-  const { totals, pieces, fills, mold } = sheet;
+  const { totals, fills, mold } = sheet;
   const { batch } = file.plan;
-  const part = partFill(sheet);
-  const whole = part ? part.whole : pieces;
+  const pieces = piecesOfSheet(sheet);
+  const beside = besideWords(pieces, sheet, showing);
+  const cavities = cavitiesFilled(sheet, fills);
   const slices = slicesOf(mold);
   const roomMl = sheet.pours.reduce((sum, { displacedMl }) => sum + displacedMl, totals.intoMoldMl);
   const melts = meltsOf(sheet, rules);
@@ -55,27 +60,42 @@ export function TotalsPanel({ file, sheet }: Props) {
       <h2 id="totals-title" className="sr-only">
         Totals
       </h2>
-      <p className="text-lg leading-tight">
-        <strong>{whole}</strong> {plural(whole, 'piece', 'pieces')} of{' '}
-        <strong className="live rounded px-1">{showMass(totals.pieceG, showing)}</strong>
-        {part && <span className="text-sm"> and {partWords(part, sheet, showing)}</span>}
-      </p>
-      <p className="quiet mb-1 text-xs">
-        {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities}{' '}
-        {mold.cavities === 1 ? 'cavity' : 'cavities'}, {showVolume(roomMl / fills, showing.locale)} each
-        {batch?.gives === 'fill' && `, filled to ${showPercent(sheet.fillFraction, showing.locale, 0)}`}
-      </p>
-      {part && batch && (
+      {hasMold(sheet) ? (
+        <>
+          <p className="text-lg leading-tight">
+            <strong>{pieces.first}</strong> {plural(pieces.first, 'piece', 'pieces')} of{' '}
+            <strong className="live rounded px-1">{showMass(totals.pieceG, showing)}</strong>
+            {beside.length > 0 && <span className="text-sm"> and {listed(beside)}</span>}
+          </p>
+          <p className="quiet mb-1 text-xs">
+            {totals.rounds === 1 ? 'one filling' : `${totals.rounds} fillings`} of {mold.cavities}{' '}
+            {mold.cavities === 1 ? 'cavity' : 'cavities'}, {showVolume(roomMl / fills, showing.locale)} each
+            {batch?.gives === 'fill' && `, filled to ${showPercent(sheet.fillFraction, showing.locale, 0)}`}
+          </p>
+        </>
+      ) : (
+        <p className="mb-1 text-lg leading-tight">
+          <strong className="live rounded px-1">{showMass(totals.intoMoldG, showing)}</strong> to pour,{' '}
+          {showVolume(totals.intoMoldMl, showing.locale)}. No mold yet.
+        </p>
+      )}
+      {(totals.rounds > 1 || sheet.secondMold) && (
+        <Suspense fallback={<div className="mb-1 h-13" />}>
+          <SecondMold plan={file.plan} sheet={sheet} />
+        </Suspense>
+      )}
+      {pieces.part && batch && hasMold(sheet) && (
         <Suspense>
           <EvenlyInstead file={file} batch={batch} sheet={sheet} />
         </Suspense>
       )}
       {slices && slices.bars > 0 && (
         <p className="mb-1 text-sm">
-          <strong>{counted(Math.ceil(fills), 'loaf', 'loaves')}</strong> of {showMass(totals.fillG, showing)},
-          sliced into <strong>{counted(sheet.piecesMade, 'bar', 'bars')}</strong>, trims{' '}
+          <strong>{counted(Math.ceil(cavities.first), 'loaf', 'loaves')}</strong> of{' '}
+          {showMass(totals.fillG, showing)}, sliced into{' '}
+          <strong>{counted(sheet.piecesMade, 'bar', 'bars')}</strong>, trims{' '}
           <span className="whitespace-nowrap">
-            {showMass(totals.fillG * fills * slices.trimShare, showing)}
+            {showMass(totals.fillG * cavities.first * slices.trimShare, showing)}
           </span>
         </p>
       )}
@@ -89,7 +109,10 @@ export function TotalsPanel({ file, sheet }: Props) {
           figure={<strong>{showMass(inJugsG, showing)}</strong>}
         />
         <Row what="Stays on the walls" figure={showMass(totals.leftInJugG, showing)} />
-        <Row what="Into the mold" figure={<strong>{showMass(intoMoldG, showing)}</strong>} />
+        <Row
+          what={hasMold(sheet) ? 'Into the mold' : 'To pour'}
+          figure={<strong>{showMass(intoMoldG, showing)}</strong>}
+        />
         {totals.laidG > 0 && <Row what="Laid on or under" figure={showMass(totals.laidG, showing)} />}
         {sheet.pours.flatMap(({ letter, embeds }) =>
           embeds.map((embed) => (
@@ -104,7 +127,7 @@ export function TotalsPanel({ file, sheet }: Props) {
                   `Set in: ${embed.name}`
                 )
               }
-              figure={inclusionAmount(embed, { fills, of: fills }, showing)}
+              figure={inclusionAmount(embed, wholeSheet(sheet), showing)}
             />
           )),
         )}
@@ -136,7 +159,7 @@ function Melt({ melt, isOnly }: { melt: JugOfMelt; isOnly: boolean }) {
           className="quiet block text-xs leading-tight"
           title={
             leftOverG > 0.05 && !spareMold
-              ? 'What is left over goes into the scrap jar, or a spare mold of the house rules'
+              ? 'For the scrap jar, or a spare mold of the house rules'
               : undefined
           }
         >

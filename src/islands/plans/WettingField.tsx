@@ -2,6 +2,7 @@ import type { Material } from '../../core/materials/material';
 import type { Wetting } from '../../core/plan/plan';
 import type { FigureRule } from '../../core/units/parseFigure';
 import { FigureField } from '../shared/FigureField';
+import { useNewRecord } from './useNewRecord';
 
 const TIMES: FigureRule = { unit: '×', least: 0.05, most: 20 };
 const FIRST_TIMES = 3;
@@ -15,6 +16,9 @@ interface WettingProps {
 
 /** What a powder is wetted in before it goes into the jug, and in how much of it. */
 export function WettingField({ name, wetIn, dispersants, onChange }: WettingProps) {
+  const wet = (dispersantId: string) =>
+    onChange(dispersantId === '' ? undefined : { dispersantId, times: wetIn?.times ?? FIRST_TIMES });
+  const { newOption, newForm, choosing } = useNewRecord({ what: 'dispersant', onMade: wet });
   return (
     <div className="mt-2 flex items-end gap-2">
       <label className="flex flex-col">
@@ -23,13 +27,7 @@ export function WettingField({ name, wetIn, dispersants, onChange }: WettingProp
           className="select select-sm pointer-coarse:min-h-11 w-52"
           aria-label={`How ${name} is stirred in`}
           value={wetIn?.dispersantId ?? ''}
-          onChange={({ target }) =>
-            onChange(
-              target.value === ''
-                ? undefined
-                : { dispersantId: target.value, times: wetIn?.times ?? FIRST_TIMES },
-            )
-          }
+          onChange={({ target }) => choosing(wet)(target.value)}
         >
           <option value="">dry, as it is</option>
           {wetIn && !dispersants.some(({ id }) => id === wetIn.dispersantId) && (
@@ -40,8 +38,10 @@ export function WettingField({ name, wetIn, dispersants, onChange }: WettingProp
               wetted in {material.name}
             </option>
           ))}
+          {newOption}
         </select>
       </label>
+      {newForm}
       {wetIn && (
         <FigureField
           className="w-32"

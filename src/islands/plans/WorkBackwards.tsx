@@ -1,9 +1,9 @@
 import { lazy, memo, type ReactNode, Suspense, useId, useState } from 'react';
 import { fillForPieceWeight, piecesFromBase } from '../../core/plan/backwards';
-import { LEAST_FILL, withBatch } from '../../core/plan/howMuch';
 import type { Plan, PlanFile } from '../../core/plan/plan';
 import { scalePlan } from '../../core/plan/scalePlan';
 import type { Sheet } from '../../core/plan/sheet';
+import { LEAST_FILL, withBatch } from '../../core/plan/withBatch';
 import { piecesFromShelf, type StockByMaterial } from '../../core/stock/fromShelf';
 import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showPercent } from '../../core/units/showQuantity';
@@ -50,7 +50,7 @@ export default memo(function WorkBackwards({ file, sheet, stock }: Props) {
 });
 
 /** What the shelf makes of this plan, by the stock of its lots. */
-function FromShelf({ file: { plan, mold }, sheet, stock }: Props) {
+function FromShelf({ file, sheet, stock }: Props) {
   const { editShown } = usePlanPage();
   const { pieces, shortOf, notCounted } = piecesFromShelf(sheet, stock);
   if (shortOf === null)
@@ -72,7 +72,7 @@ function FromShelf({ file: { plan, mold }, sheet, stock }: Props) {
         className="btn btn-secondary min-h-11"
         aria-label="Use this: as many pieces as the shelf makes"
         disabled={!can || pieces === sheet.pieces}
-        onClick={() => editShown(scalePlan(plan, pieces, mold, sheet), `from shelf ${Date.now()}`)}
+        onClick={() => editShown(scalePlan(file.plan, pieces, file, sheet), `from shelf ${Date.now()}`)}
       >
         Use this
       </button>
@@ -80,14 +80,14 @@ function FromShelf({ file: { plan, mold }, sheet, stock }: Props) {
   );
 }
 
-function fromBase({ plan, mold }: PlanFile, sheet: Sheet, massG: number): Reached {
+function fromBase(file: PlanFile, sheet: Sheet, massG: number): Reached {
   const baseId = sheet.pours[0]?.base.id ?? '';
   const { pieces } = piecesFromBase(sheet, new Map([[baseId, massG]]));
   if (pieces < 1) return { says: 'not enough for one piece', plan: null };
   if (pieces > MOST_PIECES) return { says: 'more pieces than one plan takes', plan: null };
   return {
     says: `makes ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
-    plan: scalePlan(plan, pieces, mold, sheet),
+    plan: scalePlan(file.plan, pieces, file, sheet),
   };
 }
 

@@ -15,6 +15,8 @@ export interface DoseActions {
   onCounts(index: number, counts: 'added' | 'content'): void;
   /** It is stirred in, or laid somewhere; then its text says an amount. */
   onLaid(index: number, laid: Laid | null, text?: string): void;
+  /** It may be left out at the bench, or belongs in. */
+  onOptional(index: number, isOptional: boolean): void;
   onRemove(index: number): void;
   onEnter(index: number): void;
 }
@@ -57,5 +59,6 @@ export interface DoseRowProps {
   counts: 'added' | 'content' | null;
   /** null where it is stirred in. */
   laid: Laid | null;
+  isOptional: boolean;
   actions: DoseActions;
 }

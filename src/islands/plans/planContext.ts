@@ -10,6 +10,8 @@ export interface PlanPage {
   rules: HouseRules;
   /** What is left over goes into it; null for the scrap jar. */
   spareMold: Mold | null;
+  /** The mold book. */
+  molds: Mold[];
   /** The shelf. */
   materials: Material[];
   /** A material was put on the shelf here. */

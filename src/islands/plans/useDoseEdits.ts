@@ -1,7 +1,16 @@
 import { type RefObject, useEffect, useMemo, useRef } from 'react';
 import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/freshId';
-import { counting, dose, laying, type Plan, type Pour, retyped, type Wetting } from '../../core/plan/plan';
+import {
+  asOptional,
+  counting,
+  dose,
+  laying,
+  type Plan,
+  type Pour,
+  retyped,
+  type Wetting,
+} from '../../core/plan/plan';
 import { isShare } from '../../core/units/quantity';
 import { useStable } from '../shared/useStable';
 import type { DoseActions } from './doseRowProps';
@@ -95,6 +104,11 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
         },
         `laid ${index} of ${pourIndex}`,
       ),
+    onOptional: (index, isOptional) =>
+      editPour(
+        { doses: doses.map((each, place) => (place === index ? asOptional(each, isOptional) : each)) },
+        `optional ${index} of ${pourIndex}`,
+      ),
     onRemove: (index) =>
       editPour({ doses: doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`),
     onEnter: (index) => focusDose(index + 1),
@@ -110,10 +124,11 @@ function useActions(newest: DoseActions): DoseActions {
   const onWetting = useStable(newest.onWetting);
   const onCounts = useStable(newest.onCounts);
   const onLaid = useStable(newest.onLaid);
+  const onOptional = useStable(newest.onOptional);
   const onRemove = useStable(newest.onRemove);
   const onEnter = useStable(newest.onEnter);
   return useMemo(
-    () => ({ onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onRemove, onEnter }),
-    [onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onRemove, onEnter],
+    () => ({ onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onOptional, onRemove, onEnter }),
+    [onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onOptional, onRemove, onEnter],
   );
 }

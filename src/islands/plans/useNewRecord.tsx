@@ -9,7 +9,7 @@ const NEW = ' new';
 /** The last choice of a list, which makes what the list misses; its form opens over the plan. */
 export function useNewRecord({ what, onMade }: Omit<NewRecordProps, 'onClose'>) {
   const [isMaking, setMaking] = useState(false);
-  const newOption = <option value={NEW}>A new {what} …</option>;
+  const newOption = <option value={NEW}>{what === 'scrap' ? 'New scrap' : `A new ${what}`} …</option>;
   const newForm = isMaking && (
     <Suspense>
       <NewRecord what={what} onMade={onMade} onClose={() => setMaking(false)} />
@@ -18,5 +18,5 @@ export function useNewRecord({ what, onMade }: Omit<NewRecordProps, 'onClose'>) 
   /** What is chosen from a list: an id, or the last choice. */
   const choosing = (onChoose: (id: string) => void) => (id: string) =>
     id === NEW ? setMaking(true) : onChoose(id);
-  return { newOption, newForm, choosing };
+  return { newOption, newForm, choosing, make: () => setMaking(true) };
 }

@@ -1,5 +1,6 @@
 import { allFindings } from '../../core/checks/allFindings';
 import { reviewPlan } from '../../core/checks/review';
+import { hasMold } from '../../core/molds/noMold';
 import { beginsAt } from '../../core/schedule/clock';
 import { anyPlanFileSchema } from '../../formats/planFile';
 import { endpoint } from '../../server/endpoint';
@@ -18,15 +19,16 @@ export const POST = endpoint(async ({ request }) => {
   const review = reviewPlan(file, { rules, shelf: null });
   const { sheet } = review;
   const showing = { system: 'metric', locale: 'en' } as const;
-  const pourPlan = sheet && (await pourPlanOf(sheet, rules));
+  const pourPlan = sheet && hasMold(sheet) ? await pourPlanOf(sheet, rules) : null;
   const all = allFindings(review, pourPlan, rules, null);
   return {
     body: {
-      pourPlan: pourPlan && {
-        ...pourPlan,
-        tasks: pourPlan.tasks.map((task) => ({ ...task, said: taskWords(task, sheet, showing) })),
-      },
-      beginsAt: pourPlan && beginsAt(pourPlan, sheet.making.clock),
+      pourPlan: pourPlan &&
+        sheet && {
+          ...pourPlan,
+          tasks: pourPlan.tasks.map((task) => ({ ...task, said: taskWords(task, sheet, showing) })),
+        },
+      beginsAt: pourPlan && sheet && beginsAt(pourPlan, sheet.making.clock),
       findings: all.map((finding) => ({ ...finding, said: describeFinding(finding, showing) })),
     },
   };

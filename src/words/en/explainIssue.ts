@@ -81,6 +81,7 @@ const SCHEMA_FAULTS: ReadonlyMap<string, (id: string) => string> = new Map<strin
     'id-twice',
     (id) => `“${id}” is there twice: a pour, a dose and what is set in each have an id of their own.`,
   ],
+  ['weight-without-mold', () => 'must say a weight that gives pieces, where the plan has no mold.'],
   ['another-mold', (id) => `names the mold “${id}”, which is not the one in this file.`],
   ['materials-twice', () => 'holds two materials with the same id.'],
   ['no-such-base', (id) => `“${id}” is not a base among the materials of this file.`],

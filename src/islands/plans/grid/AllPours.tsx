@@ -135,6 +135,7 @@ function Row({ plan, sheet, settled, typing, findings, row, place, material, edi
             label={`${name} in ${pourLetter(pourIndex)}`}
             text={dose?.text ?? ''}
             laid={dose?.laid?.where ?? null}
+            isOptional={dose?.optional === true}
             severity={doseIndex === null ? null : doseSeverity(findings, pourIndex, doseIndex)}
             {...cellFigures(isTyped(pourIndex) ? sheet : settled, pourIndex, doseIndex, row.materialId)}
             onType={edits.type}

@@ -12,6 +12,7 @@ interface Props extends GridPlace, CellFigures {
   label: string;
   text: string;
   laid: LaidWhere | null;
+  isOptional: boolean;
   severity: Severity | null;
   onType(place: GridPlace, text: string): void;
   onEnter(place: GridPlace): void;
@@ -20,8 +21,9 @@ interface Props extends GridPlace, CellFigures {
 
 /** A dose of one pour: as typed, what is weighed, and how strong the pour is with it. */
 export const GridCell = memo(function GridCell(props: Props) {
-  const { row, pourIndex, label, text, laid, severity, onType, onEnter, onLeave } = props;
+  const { row, pourIndex, label, text, laid, isOptional, severity, onType, onEnter, onLeave } = props;
   const place = { row, pourIndex };
+  const said = [...(laid ? [laidWords(laid, pourIndex)] : []), ...(isOptional ? ['optional'] : [])];
   return (
     <td className="px-1 py-1 align-top">
       <input
@@ -40,7 +42,7 @@ export const GridCell = memo(function GridCell(props: Props) {
         onBlur={() => onLeave(place)}
       />
       <Figures {...props} />
-      {laid && <span className="quiet block px-1 text-xs leading-tight">{laidWords(laid, pourIndex)}</span>}
+      {said.length > 0 && <span className="quiet block px-1 text-xs leading-tight">{said.join(', ')}</span>}
     </td>
   );
 });

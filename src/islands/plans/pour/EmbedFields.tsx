@@ -6,12 +6,14 @@ import { fail, ok, type Result } from '../../../core/result';
 import { parseFigure } from '../../../core/units/parseFigure';
 import { showMass, showVolume } from '../../../core/units/showQuantity';
 import { writeFigure } from '../../../core/units/writeQuantity';
+import type { PartOfSheet } from '../../../core/work/rounds';
 import { explainPieceSizeFault } from '../../../words/en/plan/sizeFaults';
 import { explainFigureFault } from '../../../words/en/units/figureFault';
-import { inclusionAmount } from '../../../words/en/work/inclusionWords';
+import { inclusionAmount } from '../../../words/en/work/inclusionAmount';
 import { FigureField } from '../../shared/FigureField';
 import { ParsedField } from '../../shared/ParsedField';
 import { useShowing } from '../../shared/showing';
+import { useNewRecord } from '../useNewRecord';
 
 interface Source {
   name: string;
@@ -24,7 +26,8 @@ interface Props {
   sources: readonly Source[];
   /** From the sheet; nothing while it has no size. */
   figures: SheetEmbed | undefined;
-  fills: number;
+  /** All that is made. */
+  of: PartOfSheet;
   onChange(embed: Embed, about: string): void;
   onRemove(): void;
 }
@@ -37,9 +40,13 @@ const GROUPS = { plan: 'Made ahead, by its plan', scrap: 'Scrap jar', piece: 'Bo
 const AS_IT_IS = { plan: 'as made', piece: 'as bought', scrap: '8 x 8 x 8 mm' } as const;
 
 /** One thing that is set in: what, how many or how much, how big, and where it sits. */
-export function EmbedFields({ embed, sources, figures, fills, onChange, onRemove }: Props) {
+export function EmbedFields({ embed, sources, figures, of, onChange, onRemove }: Props) {
   const showing = useShowing();
   const source = sources.find(({ from }) => keyOf(from) === keyOf(embed.from));
+  const { newOption, newForm, choosing } = useNewRecord({
+    what: 'scrap',
+    onMade: (materialId) => onChange({ ...embed, from: { is: 'shelf', materialId } }, 'source'),
+  });
   return (
     <fieldset className="border-base-300 grid grid-cols-2 gap-x-3 gap-y-1 rounded-lg border p-2 text-sm sm:grid-cols-4">
       <legend className="sr-only">{source?.name ?? 'Embed'}</legend>
@@ -48,10 +55,12 @@ export function EmbedFields({ embed, sources, figures, fills, onChange, onRemove
         <select
           className="select select-sm w-full pointer-coarse:min-h-11"
           value={keyOf(embed.from)}
-          onChange={({ target }) => {
-            const next = sources.find(({ from }) => keyOf(from) === target.value);
-            if (next) onChange({ ...embed, from: next.from }, 'source');
-          }}
+          onChange={({ target }) =>
+            choosing((key) => {
+              const next = sources.find(({ from }) => keyOf(from) === key);
+              if (next) onChange({ ...embed, from: next.from }, 'source');
+            })(target.value)
+          }
         >
           {!source && <option value={keyOf(embed.from)}>No longer there</option>}
           {(Object.keys(GROUPS) as Source['kind'][]).map((kind) => (
@@ -65,8 +74,10 @@ export function EmbedFields({ embed, sources, figures, fills, onChange, onRemove
                 ))}
             </optgroup>
           ))}
+          {newOption}
         </select>
       </label>
+      {newForm}
       <button
         type="button"
         className="btn btn-ghost btn-square min-h-11 min-w-11 justify-self-end"
@@ -122,13 +133,13 @@ export function EmbedFields({ embed, sources, figures, fills, onChange, onRemove
       )}
       {figures && (
         <p className="quiet col-span-2 self-end text-xs sm:col-span-3">
-          {inclusionAmount(figures, { fills, of: fills }, showing)} in all
+          {inclusionAmount(figures, of, showing)} in all
           {figures.perPiece !== null && figures.eachG !== null && (
             <>
               , {showMass(figures.eachG, showing)} each, {showMass(figures.massG, showing)}
             </>
           )}
-          ; takes {showVolume(figures.volumeMl / fills, showing.locale)} of each cavity
+          ; takes {showVolume(figures.volumeMl / of.cavities, showing.locale)} of each cavity
         </p>
       )}
     </fieldset>

@@ -1,11 +1,14 @@
-import type { Embed } from '../../../core/plan/embed';
+import type { Embed, EmbedSource } from '../../../core/plan/embed';
 import { freshId } from '../../../core/plan/freshId';
+import { wholeSheet } from '../../../core/work/rounds';
 import { usePlanPage } from '../planContext';
 import { withPour } from '../planEdits';
+import { useNewRecord } from '../useNewRecord';
 import { EmbedFields } from './EmbedFields';
 import type { PourPanelProps } from './pourPanel';
 
 const MOST_EMBEDS = 20;
+const ONE = { ofAll: 1, cavities: 1 };
 
 /** What is set into a pour, and more of it. */
 export function EmbedList({ file, pourIndex, sheet, letter }: PourPanelProps & { letter: string }) {
@@ -31,11 +34,16 @@ export function EmbedList({ file, pourIndex, sheet, letter }: PourPanelProps & {
       ),
       about,
     );
+  const { newForm, make } = useNewRecord({
+    what: 'scrap',
+    onMade: (materialId) => addFrom('pieces', { is: 'shelf', materialId }),
+  });
   function add(as: Embed['as']) {
     const source =
       as === 'filling' ? (sources.find(({ kind }) => kind === 'scrap') ?? sources[0]) : sources[0];
-    if (!source) return;
-    const { from } = source;
+    if (source) addFrom(as, source.from);
+  }
+  function addFrom(as: Embed['as'], from: EmbedSource) {
     const id = freshId(plan.pours, 'embed');
     const embed: Embed =
       as === 'filling'
@@ -51,7 +59,7 @@ export function EmbedList({ file, pourIndex, sheet, letter }: PourPanelProps & {
           embed={embed}
           sources={sources}
           figures={sheet?.pours[pourIndex]?.embeds.find(({ embedIndex }) => embedIndex === index)}
-          fills={sheet?.fills ?? 1}
+          of={sheet ? wholeSheet(sheet) : ONE}
           onChange={(next, about) =>
             change(
               embeds.map((each, place) => (place === index ? next : each)),
@@ -67,13 +75,19 @@ export function EmbedList({ file, pourIndex, sheet, letter }: PourPanelProps & {
         />
       ))}
       {sources.length === 0 ? (
-        <p className="quiet text-xs">
-          To set something in, make a plan for it, or add scrap or bought pieces on the{' '}
-          <a className="link" href="/shelf">
-            Shelf
-          </a>
-          .
-        </p>
+        <div>
+          <button type="button" className="btn btn-sm btn-secondary min-h-11" onClick={make}>
+            Set in new scrap …
+          </button>
+          <p className="quiet mt-1 text-xs">
+            Pieces of another plan are made there first; bought ones are put on the{' '}
+            <a className="link" href="/shelf">
+              Shelf
+            </a>
+            .
+          </p>
+          {newForm}
+        </div>
       ) : (
         <span className="flex gap-2">
           <button

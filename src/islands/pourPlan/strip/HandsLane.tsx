@@ -1,6 +1,6 @@
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { pourLetters } from '../../../words/en/work/pourLetters';
-import { KIND_NAMES } from '../../../words/en/work/taskName';
+import { KIND_NAMES } from '../../../words/en/work/taskKinds';
 import { Block } from './Block';
 import { Lane } from './Lane';
 import type { Strip } from './strip';

@@ -2,7 +2,7 @@ import type { RefObject } from 'react';
 import type { PourPlan } from '../../../core/schedule/pourPlan';
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { pourLetters } from '../../../words/en/work/pourLetters';
-import { KIND_NAMES } from '../../../words/en/work/taskName';
+import { KIND_NAMES } from '../../../words/en/work/taskKinds';
 import { Block } from './Block';
 import { Lane } from './Lane';
 import { PourWindow } from './PourWindow';

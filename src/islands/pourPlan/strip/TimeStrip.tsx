@@ -1,10 +1,11 @@
-import { type KeyboardEvent, memo, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useEffect, useMemo, useRef, useState } from 'react';
 import type { Sheet } from '../../../core/plan/sheet';
 import { later } from '../../../core/schedule/clock';
 import type { PourPlan } from '../../../core/schedule/pourPlan';
 import { showClock } from '../../../words/en/showClock';
 import { elapsedWords } from '../../../words/en/showTime';
-import { taskWords } from '../../../words/en/work/taskWords';
+import { KIND_NAMES } from '../../../words/en/work/taskKinds';
+import type { taskWords } from '../../../words/en/work/taskWords';
 import { useShowing } from '../../shared/showing';
 import { useWidth } from '../../shared/useWidth';
 import { ClockLane } from './ClockLane';
@@ -38,6 +39,7 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
   // While a pour is held, the ground under it keeps still.
   const [held, setHeld] = useState<TimeScale | null>(null);
   const [told, setTold] = useState<ToldBlock | null>(null);
+  const { inWords, load } = useTaskWords(setTold);
   const strip: Strip = {
     scale: held ?? now,
     widthPx: useWidth(lane),
@@ -46,7 +48,7 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
       begins === null
         ? elapsedWords(seconds)
         : showClock(later(begins, seconds, sheet.making.clock?.zone), showing.locale),
-    said: (task) => taskWords(task, sheet, showing),
+    said: (task) => (inWords ? inWords(task, sheet, showing) : KIND_NAMES[task.kind]),
     onOpen,
     onTell: setTold,
   };
@@ -61,6 +63,8 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
       // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by the keyboard
       tabIndex={0}
       onKeyDown={goToBlock}
+      onFocus={load}
+      onPointerEnter={load}
     >
       <div className="relative pl-24" style={{ minWidth: 96 + strip.scale.lengthMin * LEAST_PX_PER_MIN }}>
         {told && (
@@ -90,6 +94,20 @@ export const TimeStrip = memo(function TimeStrip(props: Props) {
     </div>
   );
 });
+
+/** Tasks in all their words, loaded once the strip is gone to; what is told by then is told anew. */
+function useTaskWords(setTold: (change: (told: ToldBlock | null) => ToldBlock | null) => void) {
+  const [inWords, setInWords] = useState<typeof taskWords | null>(null);
+  useEffect(() => {
+    const words = inWords && document.activeElement?.getAttribute('title');
+    if (words) setTold((told) => told && { ...told, words });
+  }, [inWords, setTold]);
+  const load = () => {
+    if (!inWords)
+      void import('../../../words/en/work/taskWords').then((words) => setInWords(() => words.taskWords));
+  };
+  return { inWords, load };
+}
 
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1 };
 

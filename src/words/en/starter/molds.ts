@@ -1,21 +1,13 @@
 import type { Mold } from '../../../core/molds/mold';
+import { UNKNOWN_MOLD } from '../../../core/molds/unknownMold';
 
 // Molds as they are commonly sold. Their capacity is a usual one until the user's own is measured.
 
 const common = {
-  copies: 1,
+  ...UNKNOWN_MOLD,
   measuredBy: 'usual',
-  measures: [],
   madeOf: 'silicone',
-  highestC: null,
   usualFillFraction: 0.95,
-  shrinkageFraction: null,
-  sliceMm: null,
-  stripMm: null,
-  endTrimMm: 0,
-  taught: [],
-  boughtFrom: '',
-  note: '',
 } as const satisfies Partial<Mold>;
 
 const box = (lengthMm: number, widthMm: number, depthMm: number): Mold['shape'] => ({

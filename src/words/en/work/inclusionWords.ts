@@ -1,36 +1,26 @@
-import type { Sheet, SheetEmbed } from '../../../core/plan/sheet';
+import type { Sheet } from '../../../core/plan/sheet';
 import { type Showing, showNumber } from '../../../core/units/showQuantity';
+import type { PartOfSheet } from '../../../core/work/rounds';
 import { counted } from '../plural';
-import { showAmount } from '../units/showAmount';
-
-/** How many or how much of it for so many cavities: “24 pieces” together, or a weight for a filling. */
-export function inclusionAmount(
-  { perPiece, massG }: Pick<SheetEmbed, 'perPiece' | 'massG'>,
-  { fills, of }: { fills: number; of: number },
-  showing: Showing,
-): string {
-  return perPiece === null
-    ? showAmount((massG * fills) / of, false, showing)
-    : showAmount(perPiece * Math.ceil(fills), true, showing);
-}
+import { inclusionAmount } from './inclusionAmount';
 
 /**
  * How to set in what is set into a pour of one round: fillings before it is poured, pieces after. Common practice, no
  * source.
  */
 export function inclusionWords(
-  sheet: Pick<Sheet, 'pours' | 'fills'>,
-  fills: number,
+  { pours }: Pick<Sheet, 'pours'>,
+  part: PartOfSheet,
   { pourIndexes, embedIndexes }: { pourIndexes: readonly number[]; embedIndexes: readonly number[] },
   showing: Showing,
 ): string {
-  const pour = sheet.pours[pourIndexes[0] ?? 0];
+  const pour = pours[pourIndexes[0] ?? 0];
   const own = (pour?.embeds ?? []).filter(({ embedIndex }) => embedIndexes.includes(embedIndex));
   return own
     .map((embed) => {
-      const amount = inclusionAmount(embed, { fills, of: sheet.fills }, showing);
+      const amount = inclusionAmount(embed, part, showing);
       if (embed.perPiece === null)
-        return `Share ${amount} of ${embed.name} out over ${counted(Math.ceil(fills), 'cavity', 'cavities')}, cold and spritzed.`;
+        return `Share ${amount} of ${embed.name} out over ${counted(Math.ceil(part.cavities), 'cavity', 'cavities')}, cold and spritzed.`;
       const depth =
         embed.bottomMm === null
           ? ''

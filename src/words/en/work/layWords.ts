@@ -1,6 +1,6 @@
 import { type Sheet, weighedLines } from '../../../core/plan/sheet';
 import type { Showing } from '../../../core/units/showQuantity';
-import { fillsOfRound } from '../../../core/work/rounds';
+import { partOfRound, wholeSheet } from '../../../core/work/rounds';
 import type { TaskOf } from '../../../core/work/task';
 import { listed } from '../plural';
 import { showAmountOut } from '../units/showCount';
@@ -16,7 +16,7 @@ export function layWords(
   const pour = sheet.pours[pourIndex];
   if (!pour) return '';
   const lines = weighedLines(pour);
-  const share = fillsOfRound(sheet, round) / sheet.fills;
+  const share = partOfRound(sheet, round).cavities / wholeSheet(sheet).cavities;
   const what = listed(
     lineIndexes.flatMap((index) => {
       const line = lines[index];

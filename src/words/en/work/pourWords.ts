@@ -3,15 +3,18 @@ import type { Sheet, SheetPour } from '../../../core/plan/sheet';
 import { isBare } from '../../../core/pours/layers';
 import { type Showing, showNumber, showTemperature } from '../../../core/units/showQuantity';
 import type { TaskOf } from '../../../core/work/task';
+import { moldsWords } from './moldsWords';
 import { pourNoteWords } from './pourNoteWords';
 
 /** How to pour a layer: the way of its pours, then how warm, onto what lies below. */
 export function pourWords(
-  { pours, mold }: Pick<Sheet, 'pours' | 'mold'>,
-  { pourIndexes, tempC, needs }: Pick<TaskOf<'pour'>, 'pourIndexes' | 'tempC' | 'needs'>,
+  sheet: Pick<Sheet, 'pours' | 'mold' | 'secondMold' | 'fills'>,
+  task: Pick<TaskOf<'pour'>, 'pourIndexes' | 'tempC' | 'needs' | 'round'>,
   rules: Pick<HouseRules, 'pourCeiling' | 'spritz'>,
   showing: Showing,
 ): string {
+  const { pours, mold } = sheet;
+  const { pourIndexes, tempC, needs } = task;
   const [lead = 0] = pourIndexes;
   const pour = pours[lead];
   if (!pour) throw new RangeError(`no pour ${lead} in the sheet`);
@@ -24,6 +27,7 @@ export function pourWords(
     'Stir slowly for a minute.',
     ...beforeWords({ pours, mold }, lead, showing),
     `${isSprayedNow ? 'Spritz the layer below and pour' : 'Pour'} ${byTouch ? `when the jug feels warm, not hot: about ${heat}` : `at ${heat}`}.`,
+    moldsWords(sheet, task),
     ...wayWords({ pours }, pourIndexes),
     pourNoteWords(pours, pourIndexes),
     rules.spritz === 'always' ? 'Spritz the top; no flame near the alcohol.' : '',

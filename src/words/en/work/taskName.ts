@@ -2,28 +2,7 @@ import { type Sheet, weighedLines } from '../../../core/plan/sheet';
 import type { Task } from '../../../core/work/task';
 import { weighedLine } from '../../../core/work/weighedLine';
 import { pourLetters } from './pourLetters';
-
-/** A task's kind in a word, as a block of the strip says it. */
-export const KIND_NAMES = {
-  'weigh-base': 'Weigh',
-  melt: 'Melt',
-  'weigh-dose': 'Stir in',
-  'stir-in': 'Stir in',
-  lay: 'Lay',
-  inclusions: 'Set in',
-  cool: 'Cools',
-  rewarm: 'Rewarm',
-  spritz: 'Spritz',
-  pour: 'Pour',
-  skin: 'Skin',
-  freezer: 'Freezer',
-  set: 'Sets',
-  unmold: 'Unmold',
-  wash: 'Wipe',
-  'cut-bars': 'Cut',
-  harden: 'Hardens',
-  wrap: 'Wrap',
-} as const satisfies Record<Task['kind'], string>;
+import { KIND_NAMES } from './taskKinds';
 
 /** A task in a word or two, with its pour where there are several. */
 export function taskName(task: Task, { pours }: Pick<Sheet, 'pours'>): string {

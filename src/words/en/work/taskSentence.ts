@@ -3,7 +3,7 @@ import { ceiling } from '../../../core/materials/defaults';
 import type { Sheet } from '../../../core/plan/sheet';
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import type { Showing } from '../../../core/units/showQuantity';
-import { fillsOfRound } from '../../../core/work/rounds';
+import { partOfRound } from '../../../core/work/rounds';
 import { inclusionWords } from './inclusionWords';
 import { meltWords } from './meltWords';
 import { pourWords } from './pourWords';
@@ -27,7 +27,7 @@ export function taskSentence(
         : `Stir ${names} to a paste without specks, scrape it into the jug, and stir sides and bottom.`;
     }
     case 'inclusions':
-      return inclusionWords(sheet, fillsOfRound(sheet, task.round), task, showing);
+      return inclusionWords(sheet, partOfRound(sheet, task.round), task, showing);
     case 'pour':
       return pourWords(sheet, task, rules, showing);
     case 'spritz':

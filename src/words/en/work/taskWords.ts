@@ -1,15 +1,16 @@
 import type { Sheet } from '../../../core/plan/sheet';
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
-import { fillsOfRound } from '../../../core/work/rounds';
+import { partOfRound } from '../../../core/work/rounds';
 import { weighedLine } from '../../../core/work/weighedLine';
 import { lengthWords, rangeWords } from '../lengthWords';
 import { listed } from '../plural';
 import { showAmountOut } from '../units/showCount';
 import { byEyeWords } from './byEyeWords';
-import { inclusionAmount } from './inclusionWords';
+import { inclusionAmount } from './inclusionAmount';
 import { layWords } from './layWords';
 import { burstWords } from './meltWords';
+import { moldsWords } from './moldsWords';
 import { pourLetters } from './pourLetters';
 import { pourNoteWords } from './pourNoteWords';
 
@@ -45,7 +46,7 @@ export function taskParts(task: ScheduledTask, sheet: Sheet, showing: Showing): 
       return {
         before: line?.exact === false && !counted ? '≈' : '',
         figure: showAmountOut(counted, task.massG, showing),
-        after: `${line?.material.name} into ${into}${loadOf(task)}${line ? byEyeWords(line, task.massG, showing) : ''}.`,
+        after: `${line?.material.name} into ${into}${loadOf(task)}${line ? byEyeWords(line, task.massG, showing) : ''}${line?.isOptional ? ', if you like' : ''}.`,
       };
     }
     default:
@@ -76,10 +77,7 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
     case 'inclusions': {
       const all = (pour?.embeds ?? [])
         .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
-        .map(
-          (embed) =>
-            `${inclusionAmount(embed, { fills: fillsOfRound(sheet, task.round), of: sheet.fills }, showing)} of ${embed.name}`,
-        )
+        .map((embed) => `${inclusionAmount(embed, partOfRound(sheet, task.round), showing)} of ${embed.name}`)
         .join(', ');
       return task.isFilling ? `Share out ${all} for ${letters}.` : `Set ${all} into ${letters}.`;
     }
@@ -90,7 +88,13 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
     case 'spritz':
       return `Spritz the layer below ${letters} with alcohol.`;
     case 'pour':
-      return `Pour ${letters} at ${heat(task.tempC)}${loadOf(task)}. ${pourNoteWords(sheet.pours, task.pourIndexes)}`.trimEnd();
+      return [
+        `Pour ${letters} at ${heat(task.tempC)}${loadOf(task)}.`,
+        moldsWords(sheet, task),
+        pourNoteWords(sheet.pours, task.pourIndexes),
+      ]
+        .filter((sentence) => sentence !== '')
+        .join(' ');
     case 'skin':
       return `Skin of ${letters}${endsWords(task, showing)}. Touch the edge: it must not move.`;
     case 'freezer':

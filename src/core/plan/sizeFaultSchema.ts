@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { SIZE_FAULTS } from './pourVolumes';
+import { SIZE_FAULTS } from './sizeFault';
 
 /** What is wrong with the sizes of a plan's pours; one of the whole bar has no pour. */
 export const sizeFaultSchema = z.strictObject({

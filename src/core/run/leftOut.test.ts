@@ -1,0 +1,154 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import {
+  additive,
+  blend,
+  colorant,
+  dispersant,
+  type FilePour,
+  fragrance,
+  isClose,
+  planFile,
+  sheetOf,
+} from '../../../tests/support/planFiles';
+import { madeRun, nextEvent, recorded, runOf } from '../../../tests/support/runs';
+import { asOptional } from '../plan/plan';
+import { logEntry } from './logEntry';
+import { checkEvent, progress, withEvent } from './progress';
+import type { RunEvent, RunSoFar } from './run';
+import { usedMaterials } from './usedMaterials';
+import { weighedG } from './weighedG';
+
+const rose = fragrance({ id: 'rose', name: 'Rose' });
+const sage = fragrance({ id: 'sage', name: 'Sage' });
+const both = blend([
+  [rose, 1],
+  [sage, 1],
+]);
+const gold = colorant({ id: 'gold', name: 'Gold' });
+const blue = colorant({ id: 'blue', name: 'Blue' });
+const bran = additive({ id: 'bran', name: 'Bran', role: 'grit' });
+const glycerin = dispersant();
+const wet = { dispersantId: glycerin.id, times: 3 };
+
+/** A sheet whose doses at these places may be left out. */
+const withOptional = (pour: FilePour, ...places: number[]) => {
+  const file = planFile([pour], {}, undefined, [rose, sage, glycerin]);
+  const [first] = file.plan.pours;
+  const doses = first?.doses.map((each, place) => asOptional(each, places.includes(place))) ?? [];
+  return sheetOf({
+    ...file,
+    plan: { ...file.plan, pours: file.plan.pours.map((each) => ({ ...each, doses })) },
+  });
+};
+const taskOf = (run: RunSoFar, id: string) => progress(run).tasks.find((task) => task.id === id);
+const openDoses = (run: RunSoFar) =>
+  progress(run)
+    .tasks.filter(({ kind, doneAt }) => kind === 'weigh-dose' && doneAt === null)
+    .map(({ id }) => id);
+const weigh = (id: string, massG: number): RunEvent => ({ kind: 'weighed', taskId: id, massG });
+const leaveOut = (taskId: string): RunEvent => ({ kind: 'left-out', taskId });
+const refuse = (run: RunSoFar, event: RunEvent) => {
+  const checked = checkEvent(run, event);
+  return checked.success ? 'taken' : checked.error.code;
+};
+
+test('an optional dose is in every sum of the sheet until it is left out', () => {
+  const doses: FilePour['doses'] = [
+    [rose, '2 %'],
+    [bran, '6 g'],
+  ];
+  const [plain, optional] = [withOptional({ doses }), withOptional({ doses }, 1)];
+  assert.deepEqual(optional.totals, plain.totals);
+  assert.deepEqual(
+    optional.pours[0]?.lines.map(({ isOptional }) => isOptional),
+    [false, true],
+  );
+});
+
+test('only what is optional is left out, once its base is weighed; then it is in no weight, and may come back', () => {
+  const sheet = withOptional(
+    {
+      doses: [
+        [rose, '2 %'],
+        [bran, '6 g'],
+      ],
+    },
+    1,
+  );
+  const fresh = runOf(sheet);
+  const lines = progress(fresh).tasks.filter(({ kind }) => kind === 'weigh-dose');
+  const [scent = '', extra = ''] = lines.map(({ id }) => id);
+  assert.equal(refuse(fresh, leaveOut(extra)), 'needs-first');
+  const ready = runOf(sheet, weigh('r1/A/l1/base', 500), { kind: 'done', taskId: 'r1/A/l1/melt' });
+  assert.equal(refuse(ready, leaveOut(scent)), 'not-optional');
+  assert.equal(refuse(ready, leaveOut('r1/A/l1/pour')), 'not-optional');
+  assert.equal(refuse(ready, leaveOut(extra)), 'taken');
+  const without = withEvent(ready, recorded(leaveOut(extra)));
+  assert.equal(taskOf(without, extra)?.isLeftOut, true);
+  assert.deepEqual(openDoses(without), [scent]);
+  assert.equal(refuse(without, weigh(extra, 6)), 'already-done');
+  assert.equal(weighedG(without), 500);
+  assert.deepEqual(
+    usedMaterials(without).map(({ materialId }) => materialId),
+    ['base-1'],
+  );
+  const back = withEvent(without, recorded({ kind: 'undone', taskId: extra }));
+  assert.deepEqual(openDoses(back), [scent, extra]);
+  assert.equal(taskOf(back, extra)?.isLeftOut, false);
+});
+
+test('a blend, and a powder with what wets it, are left out whole and come back whole; the cup is not stirred then', () => {
+  const sheet = withOptional(
+    {
+      doses: [
+        [both, '2 %'],
+        [gold, '1 g', wet],
+        [blue, '1 g', wet],
+      ],
+    },
+    0,
+    1,
+  );
+  let run = runOf(sheet, weigh('r1/A/l1/base', 500), { kind: 'done', taskId: 'r1/A/l1/melt' });
+  const { pours } = sheet;
+  const idsOf = (doseIndex: number) =>
+    progress(run)
+      .tasks.filter(
+        (task) => task.kind === 'weigh-dose' && pours[0]?.lines[task.lineIndex]?.doseIndex === doseIndex,
+      )
+      .map(({ id }) => id);
+  const [blends, golds, blues] = [idsOf(0), idsOf(1), idsOf(2)];
+  assert.deepEqual([blends.length, golds.length, blues.length], [2, 2, 2]);
+  run = withEvent(run, recorded(leaveOut(blends[1] ?? '')));
+  run = withEvent(run, recorded(leaveOut(golds[0] ?? '')));
+  assert.deepEqual(openDoses(run).sort(), [...blues].sort());
+  const stirs = () => progress(run).tasks.filter((task) => task.kind === 'stir-in');
+  const ofFragrance = stirs().filter(({ isLeftOut }) => isLeftOut);
+  for (const each of ofFragrance)
+    assert.equal(refuse(run, { kind: 'undone', taskId: each.id }), 'not-done-yet');
+  const names = stirs()
+    .filter(({ doneAt }) => doneAt === null)
+    .flatMap(({ lineIndexes }) => lineIndexes.map((index) => pours[0]?.lines[index]?.material.name));
+  assert.ok(names.includes('Blue') && !names.includes('Gold'), names.join(', '));
+  run = withEvent(run, recorded({ kind: 'undone', taskId: golds[1] ?? '' }));
+  assert.deepEqual(openDoses(run).sort(), [...golds, ...blues].sort());
+});
+
+test('what is laid and left out needs no laying, and a whole run with it ends and is logged', () => {
+  const sheet = withOptional({ doses: [[rose, '2 %']], laid: [[bran, '1 g/piece', 'under']] }, 1);
+  let run = runOf(sheet);
+  for (let event = nextEvent(run); event; event = nextEvent(run)) {
+    const { inHand } = progress(run);
+    const isBran = inHand?.kind === 'weigh-dose' && inHand.into === 'dish';
+    assert.notEqual(inHand?.kind, 'lay');
+    run = withEvent(run, recorded(isBran && inHand ? leaveOut(inHand.id) : event));
+  }
+  const finished = withEvent(run, madeRun(sheet).events.at(-1) ?? recorded(leaveOut('')));
+  const rows = logEntry(finished).weights.filter(({ name }) => name === 'Bran');
+  assert.deepEqual(
+    rows.map(({ isLeftOut, actualG }) => [isLeftOut, actualG]),
+    [[true, 0]],
+  );
+  assert.ok(isClose(rows[0]?.plannedG ?? 0, 6));
+});

@@ -1,0 +1,63 @@
+import type { Sheet } from '../plan/sheet';
+import type { ScheduledTask } from '../schedule/scheduledTask';
+import { weighedLine } from '../work/weighedLine';
+
+/** When a task was over, and what was weighed for it: nothing of what was left out. */
+export interface Done {
+  at: string;
+  massG: number | null;
+}
+
+/** Whether a task may be left out: the weighing of an optional dose. */
+export function mayBeLeftOut(sheet: Pick<Sheet, 'pours'>, task: ScheduledTask): boolean {
+  return task.kind === 'weigh-dose' && weighedLine(sheet, task)?.isOptional === true;
+}
+
+/** Ids of all weighings of one dose in one load: a blend has several, and so has a powder that is wetted. */
+export function weighingsOfDose(
+  tasks: readonly ScheduledTask[],
+  sheet: Pick<Sheet, 'pours'>,
+  taskId: string,
+): string[] {
+  const own = tasks.find(({ id }) => id === taskId);
+  const doseId = own && weighedLine(sheet, own)?.doseId;
+  return tasks
+    .filter(
+      (task) =>
+        task.kind === 'weigh-dose' &&
+        task.round === own?.round &&
+        task.load === own.load &&
+        task.pourIndexes[0] === own.pourIndexes[0] &&
+        weighedLine(sheet, task)?.doseId === doseId,
+    )
+    .map(({ id }) => id);
+}
+
+/** What has nothing left to stir in or to lay, and is over with what was left out. */
+export function emptied(tasks: readonly ScheduledTask[], done: ReadonlyMap<string, Done>): Map<string, Done> {
+  const weighings = new Set(tasks.filter(({ kind }) => kind === 'weigh-dose').map(({ id }) => id));
+  const over = new Map<string, Done>();
+  for (const task of tasks) {
+    if (task.kind !== 'stir-in' && task.kind !== 'lay') continue;
+    const own = task.needs.filter((id) => weighings.has(id)).map((id) => done.get(id));
+    const last = own.at(-1);
+    if (last && own.every((each) => each?.massG === 0)) over.set(task.id, { at: last.at, massG: null });
+  }
+  return over;
+}
+
+/** A task that stirs in or lays several doses, without those that were left out. */
+export function withoutLeftOut(
+  task: ScheduledTask,
+  tasks: readonly ScheduledTask[],
+  done: ReadonlyMap<string, Done>,
+): ScheduledTask {
+  if (task.kind !== 'stir-in' && task.kind !== 'lay') return task;
+  const out = tasks.flatMap((each) =>
+    each.kind === 'weigh-dose' && task.needs.includes(each.id) && done.get(each.id)?.massG === 0
+      ? [each.lineIndex]
+      : [],
+  );
+  if (out.length === 0 || out.length === task.lineIndexes.length) return task;
+  return { ...task, lineIndexes: task.lineIndexes.filter((index) => !out.includes(index)) };
+}
