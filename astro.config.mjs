@@ -10,6 +10,19 @@ const shortNames = {
     isSsrBuild ? {} : { build: { rollupOptions: { output: { chunkFileNames: '_astro/[hash:7].js' } } } },
 };
 
+/** What the server works out in threads of its own is built as a file of its own. */
+const threadFile = {
+  name: 'thread-file',
+  enforce: 'pre',
+  apply: 'build',
+  transform(code, _, options) {
+    const named = "new URL('./work.ts', import.meta.url)";
+    if (!options?.ssr || !code.includes(named)) return null;
+    const file = this.emitFile({ type: 'chunk', id: 'src/server/compute/work.ts', name: 'work' });
+    return { code: code.replace(named, `new URL(import.meta.ROLLUP_FILE_URL_${file})`), map: null };
+  },
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
@@ -33,7 +46,7 @@ export default defineConfig({
     },
   },
   vite: {
-    plugins: [tailwindcss(), shortNames],
+    plugins: [tailwindcss(), shortNames, threadFile],
     build: {
       // What a view needs is asked for when it is opened; the server is on the same machine.
       modulePreload: false,
@@ -42,6 +55,6 @@ export default defineConfig({
       // Notices of licences stay with their packages: the pages are built where those are.
       terserOptions: { module: true, ecma: 2020, compress: { passes: 3 }, format: { comments: false } },
     },
-    ssr: { external: ['better-sqlite3'] },
+    ssr: { external: ['better-sqlite3', 'piscina'] },
   },
 });

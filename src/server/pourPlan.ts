@@ -1,21 +1,65 @@
+import type { HeatFound } from '../core/checks/heat/heatFound';
 import type { HouseRules } from '../core/houseRules/houseRules';
 import type { Sheet } from '../core/plan/sheet';
 import { keptPourPlans, pourPlanKey } from '../core/schedule/keptPourPlans';
-import { pourPlanInSteps } from '../core/schedule/makePourPlan';
 import type { PourPlan } from '../core/schedule/pourPlan';
+import { compute, type Urgency } from './compute/threads';
+import type { PourPlanFound } from './compute/work';
 
-const kept = keptPourPlans();
+const kept = keptPourPlans<PourPlanFound>();
+/** Of more plans than a page of cards shows. */
+const keptFound = keptPourPlans<HeatFound>(2000);
+const underWay = new Map<string, Promise<PourPlanFound>>();
 
-/** The pour plan of a sheet; between its runs other requests are served. */
+/**
+ * The pour plan of a sheet.
+ *
+ * @throws Problem 503 when it takes too long
+ */
 export async function pourPlanOf(sheet: Sheet, rules: HouseRules): Promise<PourPlan> {
+  const key = keyOf(sheet, rules);
+  const { pourPlan } = kept.find(key) ?? (await made(key, sheet, rules, 'asked'));
+  return pourPlan;
+}
+
+/** What the pour plan of a sheet tells against its plan, where it has been worked out. */
+export function heatKnown(sheet: Sheet, rules: HouseRules): HeatFound | null {
+  return keptFound.find(keyOf(sheet, rules)) ?? null;
+}
+
+/**
+ * What the pour plan of a sheet tells against its plan, worked out when nobody waits for anything else.
+ *
+ * @throws Problem 503 when it takes too long
+ */
+export async function heatAhead(sheet: Sheet, rules: HouseRules): Promise<HeatFound> {
+  const key = keyOf(sheet, rules);
+  return keptFound.find(key) ?? (await made(key, sheet, rules, 'ahead')).found;
+}
+
+/** A card is shown more often than its sheet changes, and a key takes as long as all else that it counts. */
+const keys = new WeakMap<Sheet, { rules: HouseRules; key: string }>();
+
+function keyOf(sheet: Sheet, rules: HouseRules): string {
+  const known = keys.get(sheet);
+  if (known?.rules === rules) return known.key;
   const key = pourPlanKey(sheet, rules);
-  let found = kept.find(key);
-  if (found) return found;
-  for (const { pourPlan } of pourPlanInSteps(sheet, rules)) {
-    found = pourPlan;
-    await new Promise((resolve) => setImmediate(resolve));
+  keys.set(sheet, { rules, key });
+  return key;
+}
+
+async function made(key: string, sheet: Sheet, rules: HouseRules, urgency: Urgency) {
+  const waiting = `${urgency} ${key}`;
+  const same = underWay.get(waiting);
+  if (same) return same;
+  const making = compute('pourPlan', { sheet, rules }, urgency);
+  underWay.set(waiting, making);
+  try {
+    const whole = await making;
+    kept.keep(key, whole);
+    keptFound.keep(key, whole.found);
+    return whole;
+  } finally {
+    underWay.delete(waiting);
   }
-  if (!found) throw new RangeError('a pour plan without a step');
-  kept.keep(key, found);
-  return found;
 }

@@ -29,7 +29,7 @@ async function work({ key, sheet, rules }: Extract<PourPlanRequest, { kind: 'pou
   if (found) return answer({ kind: 'whole', key, told: found });
   const told = (pourPlan: PourPlan): ToldPourPlan => ({
     pourPlan,
-    heat: heatFindings({ sheet, pourPlan, rules, now: null }),
+    heat: heatFindings({ sheet, pourPlan, rules }),
   });
   try {
     for (const { done, of, pourPlan } of pourPlanInSteps(sheet, rules)) {

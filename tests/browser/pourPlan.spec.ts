@@ -87,10 +87,12 @@ test('a pour is dragged too late and mended: by pointer and check, by keys, and 
   page,
   request,
 }) => {
-  const { id } = await given(request, layered());
+  const { id, file } = await given(request, layered());
   await page.goto(`/plans/${id}`);
   await whole(page);
   await expect(pourB(page)).toHaveAttribute('aria-valuetext', /bonds$/);
+  const cautions = () => checks(page).getByText('Caution:', { exact: true }).count();
+  const before = await cautions();
   const ideal = Number(await pourB(page).getAttribute('aria-valuenow'));
 
   const box = await pourB(page).boundingBox();
@@ -103,6 +105,7 @@ test('a pour is dragged too late and mended: by pointer and check, by keys, and 
   await expect(pourB(page)).toHaveAttribute('aria-valuetext', /weak$/);
   expect(Number(await pourB(page).getAttribute('aria-valuenow'))).toBeGreaterThan(ideal + 10);
   await expect(checks(page).getByText('B bonds weakly')).toBeVisible();
+  expect(await cautions()).toBe(before + 1);
   await expect(checks(page).getByText(/Rewarm it to \d\d °C to \d\d °C, or spray and score/)).toBeVisible();
   await saved(page);
   await page.reload();
@@ -122,6 +125,15 @@ test('a pour is dragged too late and mended: by pointer and check, by keys, and 
   await expect(pourB(page)).toHaveAttribute('aria-valuenow', String(ideal));
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(pourB(page)).toHaveAttribute('aria-valuenow', String(ideal + 30));
+
+  // Its card counts what the pour plan finds, too.
+  await expect(checks(page).getByText('B bonds weakly')).toBeVisible();
+  await saved(page);
+  await page.goto(`/plans?q=${encodeURIComponent(file.plan.name)}`);
+  await expect(page.locator('main [aria-busy]')).toHaveCount(0);
+  await expect(page.getByRole('link', { name: file.plan.name })).toContainText(
+    `${before + 1} ${before === 0 ? 'caution' : 'cautions'}`,
+  );
 });
 
 test('a pour is dragged by a finger', async ({ browser, request }) => {

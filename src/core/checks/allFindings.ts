@@ -1,8 +1,7 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import type { PourPlan } from '../schedule/pourPlan';
 import type { Finding } from './finding';
-import { heatFindings } from './heat/heatReview';
-import { withHeat } from './heat/withHeat';
+import { heatFound, withHeatFound } from './heat/heatFound';
 import type { Review } from './review';
 
 /**
@@ -18,5 +17,5 @@ export function allFindings(
   now: string | null,
 ): Finding[] {
   if (!sheet || !pourPlan) return findings;
-  return withHeat(findings, heatFindings({ sheet, pourPlan, rules, now }), pourPlan.grains);
+  return withHeatFound(findings, sheet, heatFound(sheet, pourPlan, rules), now);
 }

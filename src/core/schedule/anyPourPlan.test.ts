@@ -5,6 +5,7 @@ import { BOX, base, fragrance, mold, planFile } from '../../../tests/support/pla
 import { allFindingWords } from '../../words/en/findings/findingWords';
 import { taskRows } from '../../words/en/work/taskRows';
 import { heatFindings } from '../checks/heat/heatReview';
+import { lateFindings } from '../checks/heat/lateFindings';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { houseRulesSchema } from '../houseRules/houseRulesSchema';
 import { makeSheet } from '../plan/makeSheet';
@@ -102,7 +103,11 @@ test('whatever its schema takes has a pour plan in finite figures, and every wor
           row.words.length > 0 && !/NaN|undefined|Infinity/.test(`${row.when} ${row.length} ${row.words}`),
           row.words,
         );
-      for (const finding of heatFindings({ sheet: made.data, pourPlan, rules, now: '2026-02-28T23:00' })) {
+      const heat = [
+        ...heatFindings({ sheet: made.data, pourPlan, rules }),
+        ...lateFindings({ sheet: made.data, pourPlan, now: '2026-02-28T23:00' }),
+      ];
+      for (const finding of heat) {
         const { title, reason } = describeFinding(finding, SHOWING);
         assert.ok(!/NaN|undefined|Infinity/.test(`${title} ${reason}`), `${title} ${reason}`);
       }

@@ -4,10 +4,22 @@ import type { PourRules } from './pourRules';
 
 /** What a pour plan depends on, as text: names, notes and the clock are not in it. */
 export function pourPlanKey(sheet: Sheet, rules: PourRules): string {
-  const { pourCeiling, freezer, jugs, headspaceFraction, cutStepG, meltIn, microwaveW, wrap } = rules;
+  const { pourCeiling, freezer, jugs, headspaceFraction, cutStepG, meltIn, microwaveW, wrap, spritz } = rules;
+  // One rule left out, and the plan of another rule would be taken for this one's.
+  const all: { [Rule in keyof PourRules]: PourRules[Rule] } = {
+    pourCeiling,
+    freezer,
+    jugs,
+    headspaceFraction,
+    cutStepG,
+    meltIn,
+    microwaveW,
+    wrap,
+    spritz,
+  };
   return JSON.stringify([
     { ...sheet, planName: '', note: '', making: { ...sheet.making, clock: null } },
-    { pourCeiling, freezer, jugs, headspaceFraction, cutStepG, meltIn, microwaveW, wrap },
+    all,
   ]);
 }
 

@@ -81,7 +81,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const { file, sheet, edit: editShown } = shown;
   const isInMold = hasMold(file);
   const view = usePourPlan(isInMold ? sheet : null, rules, typing !== null);
-  const findings = useFindings(shown.findings, sheet, view, rules);
+  const findings = useFindings(shown.findings, sheet, view);
   const pour = Math.min(pourIndex, plan.pours.length - 1);
   const spareMold = molds.find(({ id }) => id === rules.spareMoldId) ?? null;
   const page = useMemo(

@@ -227,8 +227,8 @@ function Changes({
 }: Pick<Props, 'sheet' | 'pourPlan'> & { other: Sheet; otherPlan: PourPlan }) {
   const { rules } = usePlanPage();
   const { gone, came } = compareFindings(
-    heatFindings({ sheet, pourPlan, rules, now: null }),
-    heatFindings({ sheet: other, pourPlan: otherPlan, rules, now: null }),
+    heatFindings({ sheet, pourPlan, rules }),
+    heatFindings({ sheet: other, pourPlan: otherPlan, rules }),
   );
   if (gone.length + came.length === 0) return <p className="quiet">No check of the pour plan changes.</p>;
   return (

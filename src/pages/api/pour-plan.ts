@@ -1,8 +1,8 @@
 import { allFindings } from '../../core/checks/allFindings';
-import { reviewPlan } from '../../core/checks/review';
 import { hasMold } from '../../core/molds/noMold';
 import { beginsAt } from '../../core/schedule/clock';
 import { anyPlanFileSchema } from '../../formats/planFile';
+import { compute } from '../../server/compute/threads';
 import { endpoint } from '../../server/endpoint';
 import { pourPlanOf } from '../../server/pourPlan';
 import { readJson } from '../../server/readJson';
@@ -16,7 +16,7 @@ const describeFinding = await allFindingWords();
 export const POST = endpoint(async ({ request }) => {
   const file = await readJson(request, anyPlanFileSchema);
   const rules = workshop().rules();
-  const review = reviewPlan(file, { rules, shelf: null });
+  const review = await compute('review', { file, context: { rules, shelf: null } });
   const { sheet } = review;
   const showing = { system: 'metric', locale: 'en' } as const;
   const pourPlan = sheet && hasMold(sheet) ? await pourPlanOf(sheet, rules) : null;

@@ -1,5 +1,5 @@
-import { reviewPlan } from '../../core/checks/review';
 import { anyPlanFileSchema } from '../../formats/planFile';
+import { compute } from '../../server/compute/threads';
 import { endpoint } from '../../server/endpoint';
 import { readJson } from '../../server/readJson';
 import { workshop } from '../../server/workshop';
@@ -9,10 +9,9 @@ const describeFinding = await allFindingWords();
 
 /** The sheet of a plan file and its findings by this workshop's house rules, with nothing stored. */
 export const POST = endpoint(async ({ request }) => {
-  const { sheet, findings } = reviewPlan(await readJson(request, anyPlanFileSchema), {
-    rules: workshop().rules(),
-    shelf: null,
-  });
+  const file = await readJson(request, anyPlanFileSchema);
+  const context = { rules: workshop().rules(), shelf: null };
+  const { sheet, findings } = await compute('review', { file, context });
   const showing = { system: 'metric', locale: 'en' } as const;
   return {
     body: {

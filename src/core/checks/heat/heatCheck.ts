@@ -8,8 +8,6 @@ export interface HeatContext {
   sheet: Sheet;
   pourPlan: PourPlan;
   rules: PourRules;
-  /** The workshop's own clock, 2026-05-02T09:30; null where there is none, as on a printed sheet. */
-  now: string | null;
 }
 
 /** One check of the pour plan. */

@@ -23,6 +23,7 @@ import { applyFix } from '../applyFix';
 import type { Finding, FindingCode } from '../finding';
 import { reviewPlan } from '../review';
 import { heatFindings } from './heatReview';
+import { lateFindings } from './lateFindings';
 import { withHeat } from './withHeat';
 
 const describeFinding = await allFindingWords();
@@ -39,7 +40,8 @@ function found(file: PlanFile, rules: Partial<HouseRules> = {}, now: string | nu
   const ofSheet = reviewPlan(file, { rules: house, shelf: null }).findings.filter(({ code }) =>
     OF_HEAT.has(code),
   );
-  return [...ofSheet, ...heatFindings({ sheet, pourPlan, rules: house, now })];
+  const heat = heatFindings({ sheet, pourPlan, rules: house });
+  return [...ofSheet, ...heat, ...lateFindings({ sheet, pourPlan, now })];
 }
 
 const codes = (findings: readonly Finding[]) => findings.map(({ code }) => code.replace('heat-', ''));
@@ -217,7 +219,7 @@ test('a plain tray of three layers has no heat caution; without alcohol a weak b
     const rules = { ...USUAL_HOUSE_RULES, spritz };
     const sheet = sheetOf(file);
     const pourPlan = makePourPlan(sheet, rules, 40);
-    const heat = heatFindings({ sheet, pourPlan, rules, now: null });
+    const heat = heatFindings({ sheet, pourPlan, rules });
     return { heat, spritzed: pourPlan.tasks.filter(({ kind }) => kind === 'spritz') };
   };
   const { heat, spritzed } = judged('always');

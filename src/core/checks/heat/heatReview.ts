@@ -10,7 +10,6 @@ import { jugTooThick } from './jugTooThick';
 import { neverOut } from './neverOut';
 import { pointsMelt } from './pointsMelt';
 import { sweats } from './sweats';
-import { tooLate } from './tooLate';
 import { weakBond } from './weakBond';
 
 const HEAT_CHECKS: readonly HeatCheck[] = [
@@ -19,14 +18,13 @@ const HEAT_CHECKS: readonly HeatCheck[] = [
   jugTooThick,
   grainMoves,
   freezer,
-  tooLate,
   sweats,
   pointsMelt,
   hotOnSkin,
   neverOut,
 ];
 
-/** Everything the pour plan tells against the plan, gravest first; with no clock, all but what is too late. */
+/** Everything the pour plan tells against the plan, gravest first, but for what the clock tells. */
 export function heatFindings(context: HeatContext): Finding[] {
   const found = HEAT_CHECKS.flatMap((check) => check(context));
   return bySeverity(identified(found, placesOf(context.sheet)));

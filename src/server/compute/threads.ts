@@ -1,0 +1,66 @@
+import { availableParallelism } from 'node:os';
+import Piscina from 'piscina';
+import { Problem } from '../problem';
+import workOut, { type Asked, type Input, type Name, type Output } from './work';
+
+/** Built, it is a file of its own beside the server's: see astro.config.mjs. */
+const FILE = new URL('./work.ts', import.meta.url);
+/** From its source, as in a test or while a demo is written, a program has one thread. */
+const isBuilt = !FILE.pathname.endsWith('.ts');
+
+/** So long one waits for an answer, in the queue and in the works together. */
+const LIMIT_MS = 20_000;
+const MOST_WAITING = 100;
+const LARGEST_HEAP_MB = 384;
+
+const threads = (most: number) =>
+  new Piscina<Asked<Name>, Output<Name>>({
+    filename: FILE.href,
+    minThreads: 0,
+    maxThreads: most,
+    idleTimeout: 60_000,
+    maxQueue: MOST_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: LARGEST_HEAP_MB },
+  });
+
+/** What somebody waits for has threads of its own; what is worked out ahead never stands before it. */
+const pools = isBuilt ? { asked: threads(Math.max(1, availableParallelism() - 1)), ahead: threads(1) } : null;
+
+export type Urgency = 'asked' | 'ahead';
+
+/**
+ * Works something out beside the thread that answers requests.
+ *
+ * @throws Problem 503 when it takes too long, too much memory, or too many wait already
+ */
+export async function compute<Of extends Name>(
+  name: Of,
+  input: Input<Of>,
+  urgency: Urgency = 'asked',
+): Promise<Output<Of>> {
+  const asked = { name, input };
+  if (!pools) return workOut(asked);
+  const signal = AbortSignal.timeout(LIMIT_MS);
+  try {
+    return (await pools[urgency].run(asked, { signal })) as Output<Of>;
+  } catch (error) {
+    throw signal.aborted ? tooLong() : explained(error);
+  }
+}
+
+function tooLong(): Problem {
+  return new Problem(
+    503,
+    'takes-too-long',
+    `This takes longer than ${LIMIT_MS / 1000} seconds to work out, and was stopped. Make the plan smaller, with fewer pours, doses or pieces.`,
+  );
+}
+
+function explained(error: unknown): unknown {
+  const code = error instanceof Error && 'code' in error ? error.code : null;
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY')
+    return new Problem(503, 'takes-too-much', 'This takes more memory than there is to work it out.');
+  if (error instanceof Error && /queue is at limit/i.test(error.message))
+    return new Problem(503, 'busy', 'Too much is being worked out already. Try again in a moment.');
+  return error;
+}

@@ -1,0 +1,42 @@
+import type { CheckContext } from '../../core/checks/finding';
+import { type HeatFound, heatFound } from '../../core/checks/heat/heatFound';
+import { type Review, reviewPlan } from '../../core/checks/review';
+import type { HouseRules } from '../../core/houseRules/houseRules';
+import type { PlanFile } from '../../core/plan/plan';
+import type { Sheet } from '../../core/plan/sheet';
+import { makePourPlan } from '../../core/schedule/makePourPlan';
+import type { PourPlan } from '../../core/schedule/pourPlan';
+
+/** A pour plan with what it tells against its plan. */
+export interface PourPlanFound {
+  pourPlan: PourPlan;
+  found: HeatFound;
+}
+
+/** What is worked out beside the thread that answers requests. All of it can be copied from one to the other. */
+interface Works {
+  review: { input: { file: PlanFile; context: CheckContext }; output: Review };
+  pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
+}
+
+export type Name = keyof Works;
+export type Input<Of extends Name> = Works[Of]['input'];
+export type Output<Of extends Name> = Works[Of]['output'];
+
+const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> } = {
+  review: ({ file, context }) => reviewPlan(file, context),
+  pourPlan: ({ sheet, rules }) => {
+    const pourPlan = makePourPlan(sheet, rules);
+    return { pourPlan, found: heatFound(sheet, pourPlan, rules) };
+  },
+};
+
+/** What is asked of a thread. */
+export interface Asked<Of extends Name> {
+  name: Of;
+  input: Input<Of>;
+}
+
+export default function workOut<Of extends Name>({ name, input }: Asked<Of>): Output<Of> {
+  return WORK[name](input);
+}
