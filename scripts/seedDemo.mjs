@@ -1,18 +1,21 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { DATABASE_FILE, lockFolder } from '../src/db/dataFolder.mjs';
 import { projectFolder, stopWith } from './setup.mjs';
 
-const DATABASE_FILE = 'workshop.sqlite';
-
 /**
- * Puts the invented workshop into the demo's data folder, once; `reset` wipes that folder's database first.
+ * Puts the invented workshop into the demo's data folder, once; `reset` wipes that folder's database and its copies first.
  *
  * @param {{ data: string, reset: boolean }} options
  */
 export function seedDemo({ data, reset }) {
   const file = join(data, DATABASE_FILE);
-  if (reset) for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
+  if (reset && existsSync(data)) {
+    lockFolder(data)();
+    for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
+    rmSync(join(data, 'backups'), { recursive: true, force: true });
+  }
   if (existsSync(file)) return;
   const seeded = spawnSync(
     process.execPath,

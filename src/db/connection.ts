@@ -3,6 +3,9 @@ import { folded } from './folded';
 import { migrate } from './migrate';
 import { MIGRATIONS } from './migrations/all';
 
+/** The thread stands still as long as it waits; who may wait longer asks again. */
+const LONGEST_WAIT_MS = 20;
+
 /**
  * Opens the workshop's one file, made when it is not there, and brings it up to date.
  *
@@ -14,7 +17,7 @@ export function openDatabase(path: string): Database.Database {
     db.pragma('journal_mode = WAL');
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
-    db.pragma('busy_timeout = 5000');
+    db.pragma(`busy_timeout = ${LONGEST_WAIT_MS}`);
     db.function('folded', { deterministic: true }, (text) => folded(String(text)));
     migrate(db, MIGRATIONS);
   } catch (error) {

@@ -1,5 +1,7 @@
 import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import type Database from 'better-sqlite3';
+import { COPIES_FOLDER, copyDatabaseNow, stepCopyName } from './copies/copyFolder';
 
 export interface Migration {
   /** Counted from 1 without gaps; kept in the file's user_version. */
@@ -32,13 +34,13 @@ export function migrate(db: Database.Database, migrations: readonly Migration[])
     db.transaction(() => {
       db.exec(migration.sql);
       db.pragma(`user_version = ${migration.number}`);
-    })();
+    }).immediate();
   }
 }
 
-/** A whole copy beside the file; one that is already there is from an earlier try and is kept. */
+/** A whole copy among the copies; one that is already there is from an earlier try and is kept. */
 function keepCopy(db: Database.Database, before: number): void {
   if (db.memory) return;
-  const copy = `${db.name}.before-${String(before).padStart(4, '0')}`;
-  if (!existsSync(copy)) db.prepare('VACUUM INTO ?').run(copy);
+  const copy = join(dirname(db.name), COPIES_FOLDER, stepCopyName(before));
+  if (!existsSync(copy)) copyDatabaseNow(db, copy);
 }

@@ -120,7 +120,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     insert: db.transaction((id: string, plan: Plan, at: string): void => {
       insertPlan.run(id, at);
       insertVersion.run(id, 1, JSON.stringify(plan), SHAPE, at);
-    }),
+    }).immediate,
     /** Writes over `version`, or adds it; false when the plan is no longer at `revision`. */
     save: db.transaction(
       (id: string, plan: Plan, version: number, isNew: boolean, revision: number, at: string): boolean => {
@@ -129,7 +129,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
         else updateVersion.run(JSON.stringify(plan), SHAPE, at, id, version);
         return true;
       },
-    ),
+    ).immediate,
   };
 }
 

@@ -1,6 +1,9 @@
 import type { APIContext, APIRoute } from 'astro';
 import { BrokenRecordError } from '../db/readRecord';
+import { databaseProblem } from './databaseProblem';
 import { Problem } from './problem';
+import { whenFree } from './whenFree';
+import { workshop } from './workshop';
 
 /** What an endpoint answers: a value to be sent as JSON, with another status than 200 where it says so. */
 export interface Answer {
@@ -9,10 +12,13 @@ export interface Answer {
   headers?: Record<string, string>;
 }
 
+const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
+
 /** Wraps an endpoint's work: its value as JSON, its problem as problem details, anything else as a plain 500. */
 export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>): APIRoute {
   return async (context) => {
     try {
+      if (!READS.has(context.request.method)) await whenFree(workshop().db);
       const { status = 200, body, headers } = await work(context);
       return new Response(JSON.stringify(body), {
         status,
@@ -28,6 +34,8 @@ export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>
 export function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof BrokenRecordError) return new Problem(422, 'broken-record', error.message);
+  const ofDatabase = databaseProblem(error);
+  if (ofDatabase) return ofDatabase;
   console.error(error);
   return new Problem(
     500,

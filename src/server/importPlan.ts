@@ -33,7 +33,7 @@ export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
     const molds = { moldId, ...(secondMoldId === undefined ? {} : { secondMoldId }) };
     return createPlan(workshop, renamed(file.plan, molds, ids, piecesFor(workshop, file.made ?? [])));
   });
-  return take();
+  return take.immediate();
 }
 
 /** Blends behind their members, so that what a member is called here is known before its blend comes in. */

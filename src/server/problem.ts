@@ -49,6 +49,7 @@ const TITLES: Record<number, string> = {
   422: 'Not valid',
   500: 'Our fault',
   503: 'Not ready',
+  507: 'No room',
 };
 
 export function notFound(what: string, id: string): Problem {

@@ -36,7 +36,7 @@ export function planFromRecipe(workshop: Workshop, request: RecipeRequest): Stor
       if (named.has(material.id)) workshop.materials.insert(material, workshop.now());
     return createPlan(workshop, made.data);
   });
-  return take();
+  return take.immediate();
 }
 
 function understood(workshop: Workshop, { text, chosen, moldId }: RecipeRequest) {

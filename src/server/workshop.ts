@@ -10,8 +10,10 @@ import { barsPerCavity } from '../core/molds/bars';
 import type { Mold } from '../core/molds/mold';
 import { moldSchema } from '../core/molds/moldSchema';
 import { openDatabase } from '../db/connection';
+import { DATABASE_FILE, FolderInUseError, lockFolder } from '../db/dataFolder.mjs';
 import { houseRulesTable } from '../db/houseRules';
 import { lotTable } from '../db/lots';
+import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
 import { planTable } from '../db/plans';
 import { recordReader } from '../db/readRecord';
@@ -19,13 +21,17 @@ import { type RecordTable, recordTable } from '../db/records';
 import { runTable } from '../db/runs';
 import { completeMaterial } from '../db/upcasters/material';
 import { completeMold } from '../db/upcasters/mold';
-import { makeFolder } from './makeFolder';
+import { checkWhole } from '../db/whole';
+import { copiesByDay } from './copies';
+import { databaseProblem } from './databaseProblem';
 import { Problem } from './problem';
 import { rulesReader } from './rulesReader';
 
 /** Everything a use case works on: the tables, and the time as ISO 8601. */
 export interface Workshop {
   db: Database.Database;
+  /** Where its file and all that belongs to it lies; null where nothing is kept. */
+  folder: string | null;
   materials: RecordTable<Material>;
   molds: RecordTable<Mold>;
   plans: ReturnType<typeof planTable>;
@@ -41,13 +47,20 @@ export interface Workshop {
   newId(): string;
 }
 
-export const DATABASE_FILE = 'workshop.sqlite';
-
-/** Opens the workshop in a data folder, made when it is not there; `:memory:` keeps nothing. */
+/**
+ * Opens the workshop in a data folder, made when it is not there; `:memory:` keeps nothing.
+ *
+ * @throws DamagedDatabaseError where the file is gone, empty or not whole
+ * @throws NewerDatabaseError
+ */
 export function openWorkshop(dataFolder: string, now = () => new Date().toISOString()): Workshop {
   const inMemory = dataFolder === ':memory:';
-  if (!inMemory) makeFolder(dataFolder);
-  const db = openDatabase(inMemory ? dataFolder : join(dataFolder, DATABASE_FILE));
+  const path = inMemory ? dataFolder : join(dataFolder, DATABASE_FILE);
+  if (!inMemory) {
+    makeFolder(dataFolder);
+    checkWhole(path);
+  }
+  const db = openDatabase(path);
   const houseRules = houseRulesTable(db);
   const jugs = recordTable<Jug>(db, 'jugs', recordReader(jugSchema));
   const scales = recordTable<Scale>(db, 'scales', recordReader(scaleSchema));
@@ -55,6 +68,7 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
   const molds = recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold]));
   return {
     db,
+    folder: inMemory ? null : dataFolder,
     materials: recordTable<Material>(db, 'materials', recordReader(materialSchema, [completeMaterial])),
     molds,
     plans: planTable(db, (id) => barsOfMold(molds, id)),
@@ -80,20 +94,29 @@ function barsOfMold(molds: Workshop['molds'], id: string): number {
 }
 
 let opened: Workshop | undefined;
+let stopCopies = () => {};
 
 /**
- * The workshop this process serves, opened at its first use and closed when the process ends.
+ * The workshop this process serves, opened at its first use and closed when the process ends. No other process may
+ * serve its folder.
  *
  * @throws Problem 503 in one sentence when the folder or the file can't be used
  */
 export function workshop(): Workshop {
   if (opened) return opened;
   const folder = resolve(process.env.TALLOW_DATA ?? 'data/workshop');
+  let letGo: (() => void) | null = null;
   try {
-    opened = openWorkshop(folder);
+    makeFolder(folder);
     accessSync(folder, constants.W_OK);
+    letGo = lockFolder(folder);
+    opened = openWorkshop(folder);
   } catch (error) {
+    letGo?.();
     if (error instanceof NewerDatabaseError) throw new Problem(503, 'newer-database', error.message);
+    if (error instanceof FolderInUseError) throw new Problem(503, 'folder-in-use', error.message);
+    const known = databaseProblem(error);
+    if (known) throw known;
     const why = error instanceof Error ? error.message : String(error);
     throw new Problem(
       503,
@@ -101,7 +124,25 @@ export function workshop(): Workshop {
       `The data folder can't be used: ${why}. Choose another with --data.`,
     );
   }
-  const { db } = opened;
-  process.once('exit', () => db.close());
+  process.once('exit', () => opened?.db.close());
+  stopCopies = copiesByDay(opened);
   return opened;
+}
+
+/**
+ * Closes the workshop, lets another be put in its place, and opens that one.
+ *
+ * @throws what `put` throws; the workshop is open again then, as it was
+ */
+export function reopened<Answer>(put: (folder: string) => Answer): Answer {
+  const { db, folder } = workshop();
+  if (folder === null) throw new RangeError('a workshop that is kept nowhere');
+  stopCopies();
+  db.close();
+  try {
+    return put(folder);
+  } finally {
+    opened = openWorkshop(folder);
+    stopCopies = copiesByDay(opened);
+  }
 }

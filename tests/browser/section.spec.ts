@@ -209,7 +209,9 @@ test('a sample is matched from a photograph, and the plan’s colours are no est
   await expect(panel.getByLabel('It looks like')).toHaveValue('#7aa2c4');
   await panel.getByRole('button', { name: 'Keep it as the matched sample' }).click();
   await expect(page.getByLabel('Matched sample')).toHaveValue(/#7aa2c4 at 0\.2 % in white of 25 mm$/);
+  const put = page.waitForResponse((answer) => answer.request().method() === 'PUT');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
+  expect((await put).status()).toBe(200);
 
   await page.goto(`/plans/${id}`);
   await page.getByLabel(`Dose of ${dye}`).fill('0.2 %');

@@ -59,14 +59,15 @@ test('migrations are numbered from 1 without gaps', () => {
 
 test('comes up from every older step, with a copy kept before each', () => {
   for (let from = 1; from < steps.length; from++) {
-    const path = join(folder, `from-${from}.sqlite`);
+    const own = mkdtempSync(join(folder, 'from-'));
+    const path = join(own, 'jars.sqlite');
     const db = new Database(path);
     migrate(db, steps.slice(0, from));
     migrate(db, steps);
     assert.deepEqual(db.prepare('SELECT * FROM jars').get(), { id: 7, label: 'old' });
     db.close();
     for (let next = from + 1; next <= steps.length; next++) {
-      const copy = new Database(`${path}.before-000${next}`, { readonly: true });
+      const copy = new Database(join(own, 'backups', `before-step-000${next}.sqlite`), { readonly: true });
       assert.equal(copy.pragma('integrity_check', { simple: true }), 'ok');
       copy.close();
     }
@@ -245,7 +246,7 @@ test('a file from a newer version is refused in a sentence and left untouched', 
   const before = readFileSync(path);
   assert.throws(() => openDatabase(path), NewerDatabaseError);
   assert.deepEqual(readFileSync(path), before);
-  assert.equal(existsSync(`${path}.before-0999`), false);
+  assert.equal(existsSync(join(folder, 'backups', 'before-step-0999.sqlite')), false);
 });
 
 test('what has happened can be neither changed nor deleted', () => {

@@ -1,7 +1,5 @@
 import { endpoint } from '../../server/endpoint';
+import { healthOf } from '../../server/health';
 import { workshop } from '../../server/workshop';
 
-export const GET = endpoint(() => {
-  workshop();
-  return { body: { status: 'ok' } };
-});
+export const GET = endpoint(async () => ({ body: await healthOf(workshop()) }));

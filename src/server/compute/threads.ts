@@ -8,8 +8,10 @@ const FILE = new URL('./work.ts', import.meta.url);
 /** From its source, as in a test or while a demo is written, a program has one thread. */
 const isBuilt = !FILE.pathname.endsWith('.ts');
 
+export type Urgency = 'asked' | 'ahead';
+
 /** So long one waits for an answer, in the queue and in the works together. */
-const LIMIT_MS = 20_000;
+const LIMIT_MS: Record<Urgency, number> = { asked: 20_000, ahead: 300_000 };
 const MOST_WAITING = 100;
 const LARGEST_HEAP_MB = 384;
 
@@ -26,8 +28,6 @@ const threads = (most: number) =>
 /** What somebody waits for has threads of its own; what is worked out ahead never stands before it. */
 const pools = isBuilt ? { asked: threads(Math.max(1, availableParallelism() - 1)), ahead: threads(1) } : null;
 
-export type Urgency = 'asked' | 'ahead';
-
 /**
  * Works something out beside the thread that answers requests.
  *
@@ -40,19 +40,19 @@ export async function compute<Of extends Name>(
 ): Promise<Output<Of>> {
   const asked = { name, input };
   if (!pools) return workOut(asked);
-  const signal = AbortSignal.timeout(LIMIT_MS);
+  const signal = AbortSignal.timeout(LIMIT_MS[urgency]);
   try {
     return (await pools[urgency].run(asked, { signal })) as Output<Of>;
   } catch (error) {
-    throw signal.aborted ? tooLong() : explained(error);
+    throw signal.aborted ? tooLong(LIMIT_MS[urgency]) : explained(error);
   }
 }
 
-function tooLong(): Problem {
+function tooLong(limitMs: number): Problem {
   return new Problem(
     503,
     'takes-too-long',
-    `This takes longer than ${LIMIT_MS / 1000} seconds to work out, and was stopped. Make the plan smaller, with fewer pours, doses or pieces.`,
+    `This takes longer than ${limitMs / 1000} seconds to work out, and was stopped. Make the plan smaller, with fewer pours, doses or pieces.`,
   );
 }
 

@@ -6,6 +6,7 @@ import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { makePourPlan } from '../../core/schedule/makePourPlan';
 import type { PourPlan } from '../../core/schedule/pourPlan';
+import { faultOf } from '../../db/copies/copyFolder';
 
 /** A pour plan with what it tells against its plan. */
 export interface PourPlanFound {
@@ -17,6 +18,8 @@ export interface PourPlanFound {
 interface Works {
   review: { input: { file: PlanFile; context: CheckContext }; output: Review };
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
+  /** Why a file of a database is not whole, by the whole of what is in it; null where it is. */
+  fault: { input: { path: string }; output: string | null };
 }
 
 export type Name = keyof Works;
@@ -29,6 +32,7 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> } = {
     const pourPlan = makePourPlan(sheet, rules);
     return { pourPlan, found: heatFound(sheet, pourPlan, rules) };
   },
+  fault: ({ path }) => faultOf(path, true),
 };
 
 /** What is asked of a thread. */

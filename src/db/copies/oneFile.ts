@@ -1,0 +1,115 @@
+import { createHash } from 'node:crypto';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { open } from 'node:fs/promises';
+import { pipeline } from 'node:stream/promises';
+import yauzl from 'yauzl';
+import { ZipFile } from 'yazl';
+import { z } from '../../core/zod';
+import { NoWorkshopError, type WhatItHolds } from './whatItHolds';
+
+/** The whole workshop as one file: a zip with the database, what it holds, and its fingerprint. */
+const FORMAT = 'idle-tallow-workshop';
+const DATABASE = 'workshop.sqlite';
+const ABOUT = 'about.json';
+const LARGEST_ABOUT = 10_000;
+const LARGEST_DATABASE = 8_000_000_000;
+
+const aboutSchema = z.object({
+  format: z.literal(FORMAT),
+  version: z.literal(1),
+  /** When the copy was made, ISO 8601. */
+  at: z.string(),
+  /** Of the database, SHA-256, hexadecimal. */
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+});
+
+const README = `A whole workshop of Idle Tallow: bring it back with “Bring back a copy”, or with npm run restore -- FILE.
+${DATABASE} is an SQLite 3 database, which other programs can read too.
+`;
+
+/** A zip of a copy of the database, as a stream. */
+export async function oneFileOf(
+  databasePath: string,
+  at: string,
+  holds: WhatItHolds,
+): Promise<NodeJS.ReadableStream> {
+  const about = { format: FORMAT, version: 1, at, sha256: await sha256Of(databasePath), holds };
+  const zip = new ZipFile();
+  zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), ABOUT);
+  zip.addBuffer(Buffer.from(README), 'README.txt');
+  zip.addFile(databasePath, DATABASE);
+  zip.end();
+  return zip.outputStream;
+}
+
+/**
+ * Takes the database out of one file. A bare database is taken as it is.
+ *
+ * @param to where the database is put
+ * @returns when the copy was made; null where the file does not say
+ * @throws NoWorkshopError where it holds none, or not the one that its fingerprint is of
+ */
+export async function databaseFrom(path: string, to: string): Promise<string | null> {
+  if (await isDatabase(path)) {
+    await pipeline(createReadStream(path), createWriteStream(to));
+    return null;
+  }
+  const zip = await yauzl.openPromise(path, { lazyEntries: true }).catch(() => {
+    throw new NoWorkshopError('it is neither a copy of a workshop nor a database');
+  });
+  try {
+    let about: z.infer<typeof aboutSchema> | null = null;
+    let hasDatabase = false;
+    for await (const entry of zip.eachEntry()) {
+      if (entry.fileName === ABOUT && entry.uncompressedSize <= LARGEST_ABOUT) {
+        const read = aboutSchema.safeParse(parsed(await textOf(await zip.openReadStreamPromise(entry))));
+        about = read.success ? read.data : null;
+      }
+      if (entry.fileName === DATABASE && entry.uncompressedSize <= LARGEST_DATABASE) {
+        await pipeline(await zip.openReadStreamPromise(entry), createWriteStream(to));
+        hasDatabase = true;
+      }
+    }
+    if (!about || !hasDatabase) throw new NoWorkshopError('it is no copy of a workshop');
+    if ((await sha256Of(to)) !== about.sha256)
+      throw new NoWorkshopError('it is not whole: its fingerprint is another');
+    return about.at;
+  } catch (error) {
+    if (error instanceof NoWorkshopError) throw error;
+    throw new NoWorkshopError(`it is not whole: ${error instanceof Error ? error.message : String(error)}`);
+  } finally {
+    zip.close();
+  }
+}
+
+const MAGIC = 'SQLite format 3\0';
+
+async function isDatabase(path: string): Promise<boolean> {
+  const handle = await open(path, 'r');
+  try {
+    const { buffer } = await handle.read(Buffer.alloc(MAGIC.length), 0, MAGIC.length, 0);
+    return buffer.toString('latin1') === MAGIC;
+  } finally {
+    await handle.close();
+  }
+}
+
+async function sha256Of(path: string): Promise<string> {
+  const hash = createHash('sha256');
+  for await (const piece of createReadStream(path)) hash.update(piece as Buffer);
+  return hash.digest('hex');
+}
+
+async function textOf(stream: NodeJS.ReadableStream): Promise<string> {
+  let text = '';
+  for await (const piece of stream) text += String(piece);
+  return text;
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,123 @@
+import { createWriteStream, existsSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { bringBack } from '../db/copies/bringBack';
+import { copyDatabase } from '../db/copies/copyFolder';
+import { databaseFrom, oneFileOf } from '../db/copies/oneFile';
+import { NoWorkshopError, type WhatItHolds, whatItHolds } from '../db/copies/whatItHolds';
+import { makeFolder } from '../db/makeFolder';
+import { NewerDatabaseError } from '../db/migrate';
+import { MIGRATIONS } from '../db/migrations/all';
+import { compute } from './compute/threads';
+import { notFound, Problem } from './problem';
+import { reopened, type Workshop, workshop } from './workshop';
+
+/** A copy that was looked into, and waits to be brought back. */
+export interface LookedInto {
+  /** Where its database waits. */
+  path: string;
+  /** When it was made, ISO 8601; null where it does not say. */
+  at: string | null;
+  holds: WhatItHolds;
+}
+
+/** The whole workshop as one file, as it is now. */
+export async function saveAll({ db, folder, now, newId }: Workshop): Promise<NodeJS.ReadableStream> {
+  if (folder === null) throw new RangeError('a workshop that is kept nowhere');
+  const at = now();
+  const copy = join(folder, `saving-${newId()}.tmp`);
+  try {
+    await copyDatabase(db, copy, check);
+    const stream = await oneFileOf(copy, at, whatItHolds(copy));
+    // The client may have gone away: the copy goes, however the stream ends.
+    for (const end of ['close', 'end', 'error']) stream.once(end, () => rmSync(copy, { force: true }));
+    return stream;
+  } catch (error) {
+    rmSync(copy, { force: true });
+    throw error;
+  }
+}
+
+const check = (path: string) => compute('fault', { path });
+
+/**
+ * Looks into a copy: it is whole, a workshop's, and of no newer version. Nothing is changed.
+ *
+ * @param folder of the workshop, where its database waits under its id
+ * @throws Problem 422 with the reason
+ */
+export async function lookInto(folder: string, file: string, id: string): Promise<LookedInto> {
+  makeFolder(folder);
+  for (const name of readdirSync(folder)) if (WAITING.test(name)) rmSync(join(folder, name));
+  const path = waitingPath(folder, id);
+  try {
+    const at = await databaseFrom(file, path);
+    const fault = await check(path);
+    if (fault !== null) throw new NoWorkshopError(`it is damaged (${fault})`);
+    const holds = whatItHolds(path);
+    const newest = MIGRATIONS.at(-1)?.number ?? 0;
+    if (holds.step > newest) throw new NewerDatabaseError(holds.step, newest);
+    return { path, at, holds };
+  } catch (error) {
+    rmSync(path, { force: true });
+    if (error instanceof NewerDatabaseError) throw new Problem(422, 'newer-database', error.message);
+    if (error instanceof NoWorkshopError)
+      throw new Problem(
+        422,
+        'no-copy',
+        `This file can’t be brought back: ${error.message}. Nothing was changed.`,
+      );
+    throw error;
+  }
+}
+
+const WAITING = /^waiting-[0-9a-f-]{36}\.sqlite(-wal|-shm)?$/;
+
+function waitingPath(folder: string, id: string): string {
+  return join(folder, `waiting-${id}.sqlite`);
+}
+
+/**
+ * Puts the copy that was looked into last in the place of the workshop that is open.
+ *
+ * @returns the name of the copy in which what was there is kept
+ * @throws Problem 404 where it does not wait any more
+ */
+export function bringBackLookedInto(id: string): string | null {
+  const { folder, now } = workshop();
+  if (folder === null || !existsSync(waitingPath(folder, id))) throw notFound('copy', id);
+  return reopened((place) => bringBack(place, waitingPath(place, id), now()));
+}
+
+const LARGEST_RECEIVED = 4_000_000_000;
+
+/**
+ * A file that is sent, as it comes.
+ *
+ * @throws Problem 413
+ */
+export async function receivedFile({ folder, newId }: Workshop, { body }: Request) {
+  if (folder === null) throw new RangeError('a workshop that is kept nowhere');
+  const path = join(folder, `received-${newId()}.tmp`);
+  const remove = () => rmSync(path, { force: true });
+  let bytes = 0;
+  try {
+    await pipeline(
+      Readable.fromWeb((body ?? new ReadableStream()) as Parameters<typeof Readable.fromWeb>[0]),
+      async function* (pieces: AsyncIterable<Uint8Array>) {
+        for await (const piece of pieces) {
+          bytes += piece.byteLength;
+          if (bytes > LARGEST_RECEIVED)
+            throw new Problem(413, 'too-large', 'The file is over 4 GB. Use npm run restore for it.');
+          yield piece;
+        }
+      },
+      createWriteStream(path),
+    );
+  } catch (error) {
+    remove();
+    throw error;
+  }
+  return { path, remove };
+}

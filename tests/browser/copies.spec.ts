@@ -1,0 +1,60 @@
+import { expect, test } from '@playwright/test';
+import { planFile } from '../support/planFiles';
+import { type RunningServer, startServer, temporaryFolder } from '../support/server';
+import { looksRight } from './looksRight';
+import { opened } from './workshop';
+
+/** A workshop of its own: what others are working on must not be put away. */
+const folder = temporaryFolder();
+let server: RunningServer;
+
+test.beforeAll(async () => {
+  server = await startServer(folder.path);
+});
+
+test.afterAll(async () => {
+  await server.stop();
+  folder.remove();
+});
+
+test('the whole workshop is saved, something is made, and the copy is brought back and undone, by pressing', async ({
+  page,
+  request,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  const take = (name: string) =>
+    request.post(`${server.base}/api/plans/import`, { data: planFile([{}], { name }) });
+  await take('Before the copy');
+  await opened(page, `${server.base}/house-rules`);
+  await page.getByRole('link', { name: 'Copies of the workshop' }).click();
+  await expect(page.getByText(/There is no copy here yet/)).toBeVisible();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save a copy' }).click();
+  const download = await coming;
+  expect(download.suggestedFilename()).toMatch(/^idle-tallow-\d{4}-\d\d-\d\d\.zip$/);
+  const path = await download.path();
+  await take('After the copy');
+
+  const file = page.getByLabel('File with a copy');
+  await file.setInputFiles({ name: 'junk.zip', mimeType: 'application/zip', buffer: Buffer.from('junk') });
+  await expect(page.getByRole('alert')).toContainText('neither a copy of a workshop nor a database');
+  await file.setInputFiles(path);
+  await expect(page.getByText(/^1 plan, 1 mold, 1 material, and 0 runs, last changed/)).toBeVisible();
+  await looksRight(page, 'a copy that was looked into');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(page.getByRole('button', { name: 'Bring it back' })).toBeHidden();
+  await file.setInputFiles(path);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByText(/^The copy is the workshop now/)).toBeVisible();
+  const plans = async () => {
+    const all: { plan: { name: string } }[] = await (await request.get(`${server.base}/api/plans`)).json();
+    return all.map(({ plan }) => plan.name).sort();
+  };
+  expect(await plans()).toEqual(['Before the copy']);
+
+  await page.getByRole('button', { name: /^Look into it: .*before a copy was brought back/ }).click();
+  await expect(page.getByText(/^2 plans, /)).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('button', { name: /before a copy was brought back/ })).toHaveCount(2);
+  expect(await plans()).toEqual(['After the copy', 'Before the copy']);
+});
