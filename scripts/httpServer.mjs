@@ -1,12 +1,19 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import compression from 'compression';
+import sirv from 'sirv';
 import { isTrustedHost } from '../src/server/trustedHosts.mjs';
 import { projectFolder, stopWith } from './setup.mjs';
 
 /** How long a stop waits for requests that are being answered. */
 const STOP_WITHIN_MS = 5000;
 const KEPT_ALIVE_MS = 75_000;
+const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'];
+/** Beyond it a page takes longer to compress than it saves, on the same machine. */
+const PAGE_LEVEL = 4;
+/** What changes gets another name. */
+const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /**
  * Serves the built application on 127.0.0.1 until SIGTERM or SIGINT.
@@ -18,17 +25,32 @@ export async function serve({ port }) {
   process.env.NODE_ENV = 'production';
   const { handler } = await import(pathToFileURL(join(projectFolder, 'dist', 'server', 'entry.mjs')).href);
 
+  // Its types know it as a part of a framework; it asks for nothing but Node's own request and response.
+  const compressed = /** @type {(...parts: [unknown, unknown, () => void]) => void} */ (
+    compression({ level: PAGE_LEVEL })
+  );
+  const files = sirv(join(projectFolder, 'dist', 'client'), {
+    gzip: true,
+    brotli: true,
+    etag: true,
+    setHeaders: (response, path) =>
+      response.setHeader('cache-control', path.startsWith('/_astro/') ? FOR_EVER : 'no-cache'),
+  });
+
   // Static files pass by the middleware, so what holds for every answer is set here.
   const server = createServer((request, response) => {
     response.setHeader('x-content-type-options', 'nosniff');
     response.setHeader('referrer-policy', 'no-referrer');
-    if (!isTrustedHost(request.headers.host)) {
-      response
-        .writeHead(403, { 'content-type': 'text/plain' })
-        .end('Idle Tallow only answers at 127.0.0.1 and localhost.');
-      return;
+    if (!isTrustedHost(request.headers.host))
+      return refuse(response, 403, 'Idle Tallow only answers at 127.0.0.1 and localhost.');
+    if (!METHODS.includes(request.method ?? '')) {
+      response.setHeader('allow', METHODS.join(', '));
+      return refuse(response, 405, `Nothing here answers ${request.method}.`);
     }
-    handler(request, response);
+    // An address that can't be read is of nothing; the page and the endpoint that say so are ours.
+    if (!canBeRead(request.url ?? '/'))
+      request.url = request.url?.startsWith('/api/') ? '/api/no-such-address' : '/404';
+    compressed(request, response, () => files(request, response, () => handler(request, response)));
   });
 
   // A connection that is kept and closed at the moment it is used again is a request that fails.
@@ -44,6 +66,25 @@ export async function serve({ port }) {
   const health = await fetch(`${address}/api/health`);
   if (!health.ok) stopWith((await health.json()).detail);
   console.log(`Idle Tallow is at ${address}  (Ctrl-C stops it)`);
+}
+
+/**
+ * @param {import('node:http').ServerResponse} response
+ * @param {number} status
+ * @param {string} sentence
+ */
+function refuse(response, status, sentence) {
+  response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8' }).end(sentence);
+}
+
+/** @param {string} address */
+function canBeRead(address) {
+  try {
+    decodeURI(address);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /**

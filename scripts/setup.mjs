@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { compressFiles } from './compressFiles.mjs';
 import { filesBelow } from './files.mjs';
 
 export const projectFolder = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -102,6 +103,7 @@ export function ensureBuilt() {
     },
   });
   if (done.status !== 0) stopWith(`The build failed. Its words: ${done.stderr.trim() || done.stdout.trim()}`);
+  compressFiles(join(projectFolder, 'dist', 'client'));
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, stamp);
 }

@@ -73,9 +73,7 @@ export function lotTable(db: Database.Database) {
   const entriesOfRun = db.prepare<[string], EntryRow>(
     `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
   );
-  const isKnown = db.prepare<[string], { known: number }>(
-    'SELECT count(*) AS known FROM stock_entries WHERE id = ?',
-  );
+  const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
   const read = ({ id, record, shape, revision }: Row) => {
     const lot = READER.read(id, record, shape);
     return lot.success ? ok<Stored<Lot>>({ item: lot.data, revision }) : lot;
@@ -128,7 +126,10 @@ export function lotTable(db: Database.Database) {
     addEntry({ id, lotId, at, kind, change, owner, note }: StockEntry): void {
       addEntry.run(id, lotId, at, kind, change, owner?.kind ?? null, owner?.id ?? null, note);
     },
-    hasEntry: (id: string): boolean => isKnown.get(id)?.known === 1,
+    entry(id: string): StockEntry | undefined {
+      const row = entryById.get(id);
+      return row && entry(row);
+    },
     entriesOfLot: (lotId: string): StockEntry[] => entriesOfLot.all(lotId).map(entry),
     entriesOfRun: (runId: string): StockEntry[] => entriesOfRun.all(runId).map(entry),
   };

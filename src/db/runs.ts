@@ -64,8 +64,8 @@ function statementsOf(db: Database.Database) {
     events: db.prepare<[string], EventRow>(
       'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
     ),
-    hasEvent: db.prepare<[string, string], { place: number }>(
-      'SELECT place FROM run_events WHERE run_id = ? AND event_id = ?',
+    event: db.prepare<[string, string], Pick<EventRow, 'shape' | 'event'>>(
+      'SELECT shape, event FROM run_events WHERE run_id = ? AND event_id = ?',
     ),
     insert: db.prepare<Record<string, string | number>>(
       `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, words, shape, snapshot)
@@ -169,7 +169,11 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
         snapshot: JSON.stringify(snapshot),
       });
     },
-    hasEvent: (runId: string, eventId: string): boolean => sql.hasEvent.get(runId, eventId) !== undefined,
+    /** An event as it was sent, by its id; `older` where it was sent in another shape. */
+    eventSent(runId: string, eventId: string): unknown | 'older' | undefined {
+      const row = sql.event.get(runId, eventId);
+      return row && (row.shape < EVENT_SHAPE ? 'older' : JSON.parse(row.event));
+    },
     append(runId: string, eventId: string, { recordedAt, occurredAt, source, event }: RecordedEvent): void {
       sql.append.run(
         runId,

@@ -1,9 +1,9 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
+import type Database from 'better-sqlite3';
 import { COPIES_FOLDER, type Copy, copiesIn, copyDatabase, dayCopyName } from '../db/copies/copyFolder';
 import { daysToKeep } from '../db/copies/retention';
 import { compute } from './compute/threads';
-import type { Workshop } from './workshop';
 
 /** Often enough to begin a day's copy soon after it began, or after the first record was made. */
 const LOOK_EVERY_MS = 15 * 60_000;
@@ -16,13 +16,21 @@ export interface CopyState {
   fault: string | null;
 }
 
-const FAULTS = new WeakMap<Workshop, string>();
+/** Of a workshop, what its copies are made of. */
+interface Copied {
+  db: Database.Database;
+  /** Null where nothing is kept. */
+  folder: string | null;
+  now(): string;
+}
 
-export function copiesOf({ folder }: Workshop): Copy[] {
+const FAULTS = new WeakMap<Copied, string>();
+
+export function copiesOf({ folder }: Copied): Copy[] {
   return folder === null ? [] : copiesIn(join(folder, COPIES_FOLDER));
 }
 
-export function copyState(workshop: Workshop): CopyState {
+export function copyState(workshop: Copied): CopyState {
   const lastDay = copiesOf(workshop).find(({ kind }) => kind === 'day')?.day ?? null;
   return { lastDay, fault: FAULTS.get(workshop) ?? null };
 }
@@ -32,7 +40,7 @@ export function copyState(workshop: Workshop): CopyState {
  *
  * @returns stops it
  */
-export function copiesByDay(workshop: Workshop): () => void {
+export function copiesByDay(workshop: Copied): () => void {
   const look = () => void copyOfToday(workshop);
   look();
   const timer = setInterval(look, LOOK_EVERY_MS).unref();
@@ -44,7 +52,7 @@ export function copiesByDay(workshop: Workshop): () => void {
  *
  * @returns whether there is one of today
  */
-export async function copyOfToday(workshop: Workshop): Promise<boolean> {
+export async function copyOfToday(workshop: Copied): Promise<boolean> {
   const { db, folder } = workshop;
   if (folder === null || !holdsAnything(workshop)) return false;
   const place = join(folder, COPIES_FOLDER);
@@ -67,7 +75,7 @@ export async function copyOfToday(workshop: Workshop): Promise<boolean> {
 const check = (path: string) => compute('fault', { path }, 'ahead');
 
 /** A workshop that nobody has put anything into makes no copies of nothing. */
-function holdsAnything({ db }: Workshop): boolean {
+function holdsAnything({ db }: Copied): boolean {
   const tables = ['materials', 'molds', 'plans', 'runs'];
   const any = tables.map((table) => `EXISTS (SELECT 1 FROM ${table})`).join(' OR ');
   return db.prepare<[], { any: 0 | 1 }>(`SELECT ${any} AS any`).get()?.any === 1;

@@ -56,6 +56,15 @@ export function notFound(what: string, id: string): Problem {
   return new Problem(404, 'unknown-id', `There is no ${what} with the id “${id.slice(0, 64)}”.`);
 }
 
+/** An id is chosen by its sender, so that what is sent twice happens once: it can't stand for two things. */
+export function idTaken(what: string, id: string): Problem {
+  return new Problem(
+    409,
+    'id-taken',
+    `The id “${id.slice(0, 64)}” is that of another ${what}, with other contents. Nothing was saved. Send this with an id of its own.`,
+  );
+}
+
 /** 422 with every field that failed its schema. */
 export function invalidFields(error: z.ZodError): Problem {
   const errors = error.issues.slice(0, 50).map((issue) => ({

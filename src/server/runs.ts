@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { allFindings } from '../core/checks/allFindings';
 import { hasStop, reviewPlan } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
@@ -11,7 +12,7 @@ import { checkContext } from './checkContext';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
 import { pourPlanOf } from './pourPlan';
-import { notFound, Problem } from './problem';
+import { idTaken, notFound, Problem } from './problem';
 import { putIntoScrapJar, takeForRun } from './stock';
 import type { Workshop } from './workshop';
 
@@ -29,7 +30,10 @@ export function findRun({ runs }: Workshop, id: string): Run {
  */
 export async function startRun(workshop: Workshop, id: string, planId: string): Promise<Run> {
   const known = workshop.runs.find(id);
-  if (known) return known;
+  if (known) {
+    if (known.planId === planId) return known;
+    throw idTaken('run', id);
+  }
   const { plan, version, revision } = findPlan(workshop, planId);
   const context = checkContext(workshop);
   const { rules } = context;
@@ -106,7 +110,11 @@ export function recordEvent(
 ): Run {
   const record = workshop.db.transaction((): Run => {
     const run = findRun(workshop, runId);
-    if (workshop.runs.hasEvent(runId, eventId)) return run;
+    const sent = workshop.runs.eventSent(runId, eventId);
+    if (sent !== undefined) {
+      if (sent === 'older' || isDeepStrictEqual(sent, JSON.parse(JSON.stringify(event)))) return run;
+      throw idTaken('event', eventId);
+    }
     const checked = checkEvent(run, event);
     if (!checked.success) throw new Problem(409, checked.error.code, explainRunFault(checked.error), { run });
     const recordedAt = workshop.now();

@@ -5,7 +5,7 @@ import { usedMaterials } from '../core/run/usedMaterials';
 import type { Lot, NewLot } from '../core/stock/lot';
 import { type StockEntry, sumOfEntries, takeFromLots } from '../core/stock/stock';
 import type { Stored } from '../db/records';
-import { invalidField, notFound } from './problem';
+import { idTaken, invalidField, notFound } from './problem';
 import { conflict } from './records';
 import type { Workshop } from './workshop';
 
@@ -97,7 +97,13 @@ export type StockEdit =
 export function editStock(workshop: Workshop, lotId: string, entryId: string, edit: StockEdit): LotView {
   const work = workshop.db.transaction(() => {
     const { left } = findLot(workshop, lotId);
-    if (workshop.lots.hasEntry(entryId)) return;
+    const sent = workshop.lots.entry(entryId);
+    if (sent) {
+      // What a count came to depends on what was there then.
+      const isSame = edit.kind === 'count' || edit.change === sent.change;
+      if (isSame && sent.lotId === lotId && sent.kind === edit.kind && sent.note === edit.note) return;
+      throw idTaken('entry', entryId);
+    }
     const change = edit.kind === 'count' ? edit.counted - left : edit.change;
     if (!staysAbove(left, change)) {
       throw invalidField('change', `takes more than the ${grams(left)} that is left. Count the lot instead`);

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
-import { request } from 'node:http';
+import { type IncomingMessage, request } from 'node:http';
+import { buffer } from 'node:stream/consumers';
 import test, { after, before } from 'node:test';
 import { NO_MOLD } from '../../src/core/molds/noMold';
 import { additive, BOX, base, fragrance, mold, planFile } from '../support/planFiles';
@@ -26,19 +27,19 @@ const file = planFile([
 ]);
 
 /** A request with headers that fetch would not let through. */
-function rawRequest(
-  path: string,
-  headers: Record<string, string>,
-  method = 'GET',
-): Promise<{ status: number; headers: NodeJS.Dict<string | string[]> }> {
-  return new Promise((resolve, reject) => {
-    request({ host: '127.0.0.1', port: server.port, path, method, headers }, (response) => {
-      response.resume();
-      resolve({ status: response.statusCode ?? 0, headers: response.headers });
-    })
+async function rawRequest(path: string, headers: Record<string, string> = {}, method = 'GET') {
+  const response = await new Promise<IncomingMessage>((resolve, reject) => {
+    request({ host: '127.0.0.1', port: server.port, path, method, headers }, resolve)
       .on('error', reject)
-      .end(method === 'GET' ? undefined : '{}');
+      .end(method === 'POST' || method === 'PUT' ? '{}' : undefined);
   });
+  const body = await buffer(response);
+  return {
+    status: response.statusCode ?? 0,
+    headers: response.headers,
+    bytes: body.length,
+    text: body.toString(),
+  };
 }
 
 test('the pour plan of a file: layers, tasks in words, and findings; a file that is none is refused by its fields', async () => {
@@ -147,6 +148,44 @@ test('pages and endpoints that are not there say so, without a stack', async () 
     assert.equal(answer.type, 'application/problem+json', path);
     assert.ok(answer.body.detail && answer.body.code);
   }
+});
+
+test('an address that can’t be read and a method that nothing answers get our own words', async () => {
+  for (const path of ['/plans/%ff', '/%', '/plans/%E0%A4%A']) {
+    const { status, text } = await rawRequest(path);
+    assert.equal(status, 404, path);
+    assert.match(text, /There is nothing at this address/, path);
+  }
+  const atApi = await rawRequest('/api/plans/%ff');
+  assert.equal(atApi.status, 404);
+  assert.equal(JSON.parse(atApi.text).code, 'no-such-endpoint');
+  for (const method of ['TRACE', 'PROPFIND', 'PATCH']) {
+    const { status, headers, text } = await rawRequest('/plans', {}, method);
+    assert.deepEqual([status, headers.allow], [405, 'GET, HEAD, POST, PUT, DELETE, OPTIONS'], method);
+    assert.match(text, new RegExp(`answers ${method}`));
+  }
+});
+
+test('pages and files travel compressed, files as they were compressed once', async () => {
+  const plain = { 'accept-encoding': 'identity' };
+  const bytesOf = async (path: string, headers: Record<string, string>) => {
+    const answer = await rawRequest(path, headers);
+    return { bytes: answer.bytes, encoding: answer.headers['content-encoding'], headers: answer.headers };
+  };
+  const page = await rawRequest('/shelf', plain);
+  const [script] = /\/_astro\/[\w.-]+\.js/.exec(page.text) ?? [];
+  assert.ok(script, 'a script of the page');
+  for (const path of ['/shelf', '/api/materials', script]) {
+    const whole = await bytesOf(path, plain);
+    const gzip = await bytesOf(path, { 'accept-encoding': 'gzip' });
+    assert.deepEqual([whole.encoding, gzip.encoding], [undefined, 'gzip'], path);
+    assert.ok(gzip.bytes < whole.bytes / 2 || whole.bytes < 2000, `${path}: ${gzip.bytes} of ${whole.bytes}`);
+  }
+  const brotli = await bytesOf(script, { 'accept-encoding': 'br, gzip' });
+  assert.deepEqual(
+    [brotli.encoding, brotli.headers['cache-control']],
+    ['br', 'public, max-age=31536000, immutable'],
+  );
 });
 
 /** Values that people paste, type by accident, or send on purpose. */

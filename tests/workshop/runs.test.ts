@@ -6,7 +6,7 @@ import { logEntry } from '../../src/core/run/logEntry';
 import { progress } from '../../src/core/run/progress';
 import type { RunEvent } from '../../src/core/run/run';
 import { planFileOf } from '../../src/server/planFile';
-import { savePlan } from '../../src/server/plans';
+import { createPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import { base, fragrance, planFile } from '../support/planFiles';
@@ -28,6 +28,13 @@ test('the same start sent twice is one run; the same tick sent twice happens onc
   const event: RunEvent = { kind: 'weighed', taskId: 'r1/A/l1/base', massG: 640 };
   recordEvent(workshop, run.id, eventId, event);
   recordEvent(workshop, run.id, eventId, event);
+  assert.equal(findRun(workshop, run.id).events.length, 1);
+
+  // An id that stands for something else already is no repetition.
+  const other = problemFrom(() => recordEvent(workshop, run.id, eventId, { ...event, massG: 641 }));
+  assert.deepEqual([other.status, other.code], [409, 'id-taken']);
+  const second = createPlan(workshop, { ...stored.plan, name: 'Second' });
+  assert.equal((await problemOf(startRun(workshop, run.id, second.id))).code, 'id-taken');
   assert.equal(findRun(workshop, run.id).events.length, 1);
 });
 

@@ -82,6 +82,10 @@ test('an entry or a finish that is sent twice counts once', async () => {
   for (let times = 0; times < 2; times++)
     editStock(workshop, item.id, entry, { kind: 'correction', change: -10, note: 'spilt' });
   assert.equal(findLot(workshop, item.id).left, 90);
+  const other = problemFrom(() =>
+    editStock(workshop, item.id, entry, { kind: 'correction', change: -11, note: 'spilt' }),
+  );
+  assert.deepEqual([other.status, other.code, findLot(workshop, item.id).left], [409, 'id-taken', 90]);
   const run = await make(workshop, stored.id);
   const { left } = findLot(workshop, item.id);
   const finish: RunEvent = { kind: 'finished', verdict: 'good', goodPieces: 6, note: '' };
