@@ -1,10 +1,10 @@
 import { defineMiddleware } from 'astro:middleware';
-import { problemOf } from './server/endpoint';
+import { knownProblem, problemOf } from './server/endpoint';
 import { Problem } from './server/problem';
 import { isTrustedHost, isTrustedOrigin } from './server/trustedHosts.mjs';
 
 /** Closed by default: only this machine's own pages are answered, and no other page may frame or sniff them. */
-export const onRequest = defineMiddleware(async ({ request, url }, next) => {
+export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite }, next) => {
   const host = request.headers.get('host');
   if (!isTrustedHost(host))
     return refusal('foreign-host', 'Idle Tallow only answers at 127.0.0.1 and localhost.');
@@ -20,8 +20,13 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   try {
     response = await next();
   } catch (error) {
-    if (!isApi) throw error;
-    response = problemOf(error).toResponse();
+    if (isApi) response = problemOf(error).toResponse();
+    else {
+      const problem = knownProblem(error);
+      if (!problem) throw error;
+      locals.problem = problem;
+      response = await rewrite('/trouble');
+    }
   }
   if (isApi && response.status >= 400 && !isProblem(response)) {
     response = new Problem(

@@ -3,9 +3,10 @@ import { withIds } from '../core/plan/ids';
 import type { Plan } from '../core/plan/plan';
 import { planSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
-import { ok } from '../core/result';
+import { ok, type Result } from '../core/result';
 import { draftFrom1, type Plan1 } from '../formats/planFile1';
 import { folded } from './folded';
+import { isShown } from './putAway';
 import {
   type BrokenRecord,
   broken,
@@ -50,17 +51,34 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
   const planOf = (id: string, record: string, shape: number) =>
     readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
   const LATEST = 'v.version = plans.latest_version';
+  const SHOWN = isShown('plan', 'plans.id');
+  const NOT_DELETED =
+    "NOT EXISTS (SELECT 1 FROM put_away p WHERE p.kind = 'plan' AND p.id = plans.id AND p.state = 'deleted')";
   // A record that can't be read has no name, and is found while no name is asked for.
   const NAMED = `${LATEST} AND instr(folded(iif(json_valid(v.record), v.record ->> 'name', '')), @named) > 0`;
   const ORDER = 'ORDER BY plans.changed_at DESC, plans.id LIMIT @limit OFFSET @offset';
   type Asked = { named: string; limit: number; offset: number };
-  const latest = db.prepare<[Asked], Row>(`${SELECT} WHERE ${LATEST} ${ORDER}`);
-  const latestNamed = db.prepare<[Asked], Row>(`${SELECT} WHERE ${NAMED} ${ORDER}`);
-  const count = db.prepare<[], { total: number }>('SELECT count(*) AS total FROM plans');
-  const countNamed = db.prepare<[{ named: string }], { total: number }>(
-    `SELECT count(*) AS total FROM plans JOIN plan_versions v ON v.plan_id = plans.id WHERE ${NAMED}`,
+  const latest = db.prepare<[Asked], Row>(`${SELECT} WHERE ${LATEST} AND ${SHOWN} ${ORDER}`);
+  const latestNamed = db.prepare<[Asked], Row>(`${SELECT} WHERE ${NAMED} AND ${SHOWN} ${ORDER}`);
+  const known = db.prepare<[], Row>(
+    `${SELECT} WHERE ${LATEST} AND ${NOT_DELETED} ORDER BY plans.changed_at DESC, plans.id`,
   );
-  const versionsOf = db.prepare<[string], Row>(`${SELECT} WHERE plans.id = ? ORDER BY v.version DESC`);
+  const newest = db.prepare<[string], Row>(`${SELECT} WHERE ${LATEST} AND plans.id = ?`);
+  const count = db.prepare<[], { total: number }>(
+    "SELECT (SELECT count(*) FROM plans) - (SELECT count(*) FROM put_away WHERE kind = 'plan') AS total",
+  );
+  const countNamed = db.prepare<[{ named: string }], { total: number }>(
+    `SELECT count(*) AS total FROM plans JOIN plan_versions v ON v.plan_id = plans.id WHERE ${NAMED} AND ${SHOWN}`,
+  );
+  const versionsOf = db.prepare<[string], Row>(
+    `${SELECT} WHERE plans.id = ? AND ${NOT_DELETED} ORDER BY v.version DESC`,
+  );
+  const DELETED_BEFORE = "(SELECT id FROM put_away WHERE kind = 'plan' AND state = 'deleted' AND at < ?)";
+  const forget = [
+    db.prepare<[string]>(`DELETE FROM plan_versions WHERE plan_id IN ${DELETED_BEFORE}`),
+    db.prepare<[string]>(`DELETE FROM plans WHERE id IN ${DELETED_BEFORE}`),
+    db.prepare<[string]>("DELETE FROM put_away WHERE kind = 'plan' AND state = 'deleted' AND at < ?"),
+  ];
   const insertPlan = db.prepare<[string, string]>(
     'INSERT INTO plans (id, revision, latest_version, changed_at) VALUES (?, 1, 1, ?)',
   );
@@ -91,13 +109,17 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
   };
   const pageOf = (limit: number, offset: number, named = '') =>
     (named === '' ? latest : latestNamed).all({ named: folded(named), limit, offset }).map(read);
-  const ALL = -1;
 
   return {
-    /** The latest version of every plan that can be read, the last changed first. */
-    all: (): StoredPlan[] => readable(pageOf(ALL, 0)),
+    /** The latest version of every plan that can be read, archived ones too, the last changed first. */
+    all: (): StoredPlan[] => readable(known.all().map(read)),
+    /** The latest version of a plan, also of one that is deleted. */
+    newest(id: string): Result<StoredPlan, BrokenRecord> | undefined {
+      const row = newest.get(id);
+      return row && read(row);
+    },
     /**
-     * A page of the same, with those that can't be read.
+     * A page of those that are not put away, with those that can't be read.
      *
      * @param named what the name contains
      */
@@ -107,16 +129,23 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
       return { items: readable(reads), broken: broken(reads), total: counted?.total ?? 0 };
     },
     /** Plans that can't be read. */
-    broken: (): BrokenRecord[] => broken(pageOf(ALL, 0)),
+    broken: (): BrokenRecord[] => broken(known.all().map(read)),
     /** Every version of every plan, to see what they name. */
     everyVersion: (): Plan[] =>
       readable(everyVersion.all().map(({ id, record, shape }) => planOf(id, record, shape))),
     /**
-     * Every version of a plan, newest first; empty for an unknown id.
+     * Every version of a plan, newest first; empty for an id that is unknown, or of a plan that is deleted.
      *
      * @throws BrokenRecordError
      */
     versions: (id: string): StoredPlan[] => versionsOf.all(id).map((row) => itemOf(read(row))),
+    /** Every version of a plan as it can be read, or not. */
+    versionsRead: (id: string) =>
+      versionsOf.all(id).map((row) => ({ version: row.version, changedAt: row.changed_at, read: read(row) })),
+    /** Forgets for good what was deleted before a moment. */
+    forgetDeleted: db.transaction((before: string): void => {
+      for (const statement of forget) statement.run(before);
+    }).immediate,
     insert: db.transaction((id: string, plan: Plan, at: string): void => {
       insertPlan.run(id, at);
       insertVersion.run(id, 1, JSON.stringify(plan), SHAPE, at);

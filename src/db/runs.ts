@@ -5,6 +5,7 @@ import { ok, type Result } from '../core/result';
 import { eventSourceSchema, type RecordedEvent, type Run, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
 import { folded } from './folded';
+import { isShown } from './putAway';
 import {
   type BrokenRecord,
   broken,
@@ -47,20 +48,25 @@ function statementsOf(db: Database.Database) {
       `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
     ),
     finished: db.prepare<[number, number], RunRow>(
-      `WITH found AS (SELECT id FROM runs WHERE ended = 'finished' ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
+      `WITH found AS (SELECT id FROM runs WHERE ended = 'finished' AND ${isShown('run', 'runs.id')}
+         ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
        SELECT ${COLUMNS} FROM runs WHERE id IN (SELECT id FROM found) ORDER BY ended_at DESC, id`,
     ),
     countFinished: db.prepare<[], { total: number }>(
-      "SELECT count(*) AS total FROM runs WHERE ended = 'finished'",
+      `SELECT (SELECT count(*) FROM runs WHERE ended = 'finished')
+         - (SELECT count(*) FROM put_away WHERE kind = 'run') AS total`,
     ),
     // The words of all runs are looked through once, for the page and for how many there are.
     found: db.prepare<[string], { id: string }>(
-      `SELECT id FROM runs WHERE ended = 'finished' AND instr(words, ?) > 0 ORDER BY ended_at DESC, id`,
+      `SELECT id FROM runs WHERE ended = 'finished' AND instr(words, ?) > 0 AND ${isShown('run', 'runs.id')}
+       ORDER BY ended_at DESC, id`,
     ),
     ofMold: db.prepare<[string, number], RunRow>(
       `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
      ORDER BY ended_at DESC, id LIMIT ?`,
     ),
+    ofPlan: db.prepare<[string], { total: number }>('SELECT count(*) AS total FROM runs WHERE plan_id = ?'),
+    ending: db.prepare<[string], { ended: RunEnding | null }>('SELECT ended FROM runs WHERE id = ?'),
     events: db.prepare<[string], EventRow>(
       'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
     ),
@@ -156,6 +162,10 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       const rows = found.slice(offset, offset + limit).flatMap(({ id }) => sql.one.get(id) ?? []);
       return page(rows, found.length);
     },
+    /** How a run ended, also of one that can't be read: null while it is open. */
+    ending: (id: string): RunEnding | null | undefined => sql.ending.get(id)?.ended,
+    /** How many runs there are of any version of a plan. */
+    countOfPlan: (planId: string): number => sql.ofPlan.get(planId)?.total ?? 0,
     /** The last finished runs in a mold. */
     ofMold: (moldId: string, limit: number): Run[] => readable(sql.ofMold.all(moldId, limit).map(runs.read)),
     insert({ id, planId, planVersion, startedAt, snapshot }: Run): void {

@@ -32,16 +32,21 @@ export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>
 
 /** The problem an error stands for. What is not ours to explain is written to the log and told without details. */
 export function problemOf(error: unknown): Problem {
-  if (error instanceof Problem) return error;
-  if (error instanceof BrokenRecordError) return new Problem(422, 'broken-record', error.message);
-  const ofDatabase = databaseProblem(error);
-  if (ofDatabase) return ofDatabase;
+  const known = knownProblem(error);
+  if (known) return known;
   console.error(error);
   return new Problem(
     500,
     'internal',
     'Something went wrong on our side. Nothing was saved. Try again; the server’s log has the details.',
   );
+}
+
+/** The problem an error stands for; null where it is not ours to explain. */
+export function knownProblem(error: unknown): Problem | null {
+  if (error instanceof Problem) return error;
+  if (error instanceof BrokenRecordError) return new Problem(422, 'broken-record', error.message);
+  return databaseProblem(error);
 }
 
 /** A path parameter that the route always has. */

@@ -6,6 +6,7 @@ import { keptUntilWritten } from '../db/keptUntilWritten';
 import { checkContext } from './checkContext';
 import { madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
+import { moldsOffered } from './putAway';
 import type { Workshop } from './workshop';
 
 /** A plan with what a card or a printed page shows of it. */
@@ -62,8 +63,9 @@ function lookedAt(workshop: Workshop, plan: Plan, { checks, pieces }: ViewContex
 }
 
 /** The plan that a new one starts from, in the first mold and base of the workshop; null while one is missing. */
-export function firstPlan({ molds, materials, houseRules }: Workshop): Plan | null {
-  const mold = molds.all()[0]?.item;
+export function firstPlan(workshop: Workshop): Plan | null {
+  const { materials, houseRules } = workshop;
+  const [mold] = moldsOffered(workshop);
   const base = materials.all().find(({ item }) => item.kind === 'base' && !item.archived)?.item;
   if (!mold || !base) return null;
   const rules = houseRules.read().item;

@@ -16,6 +16,7 @@ import { lotTable } from '../db/lots';
 import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
 import { planTable } from '../db/plans';
+import { putAwayTable } from '../db/putAway';
 import { recordReader } from '../db/readRecord';
 import { type RecordTable, recordTable } from '../db/records';
 import { runTable } from '../db/runs';
@@ -41,6 +42,7 @@ export interface Workshop {
   scales: RecordTable<Scale>;
   /** The choices, as they are saved. */
   houseRules: ReturnType<typeof houseRulesTable>;
+  putAway: ReturnType<typeof putAwayTable>;
   /** The choices with jugs and scales, as everything is worked out by. */
   rules(): HouseRules;
   now(): string;
@@ -77,6 +79,7 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
     jugs,
     scales,
     houseRules,
+    putAway: putAwayTable(db),
     rules,
     now,
     newId: () => crypto.randomUUID(),
@@ -92,6 +95,10 @@ function barsOfMold(molds: Workshop['molds'], id: string): number {
     return 1;
   }
 }
+
+/** How long a deleted plan can be brought back. */
+export const DELETED_KEPT_DAYS = 30;
+const MS_PER_DAY = 86_400_000;
 
 let opened: Workshop | undefined;
 let stopCopies = () => {};
@@ -124,6 +131,8 @@ export function workshop(): Workshop {
       `The data folder can't be used: ${why}. Choose another with --data.`,
     );
   }
+  const longAgo = Date.parse(opened.now()) - DELETED_KEPT_DAYS * MS_PER_DAY;
+  opened.plans.forgetDeleted(new Date(longAgo).toISOString());
   process.once('exit', () => opened?.db.close());
   stopCopies = copiesByDay(opened);
   return opened;

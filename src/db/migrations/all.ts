@@ -9,6 +9,7 @@ import { foundRuns } from './0007_found_runs';
 import { stockItems } from './0008_stock_items';
 import { jugsAndScales } from './0009_jugs_and_scales';
 import { plansByChange } from './0010_plans_by_change';
+import { putAway } from './0011_put_away';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -22,4 +23,5 @@ export const MIGRATIONS: readonly Migration[] = [
   stockItems,
   jugsAndScales,
   plansByChange,
+  putAway,
 ];

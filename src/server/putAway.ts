@@ -1,0 +1,101 @@
+import { namedPlans } from '../core/plan/plan';
+import type { PutAway, PutAwayKind } from '../db/putAway';
+import { orNull } from './broken';
+import { notFound, Problem } from './problem';
+import type { Workshop } from './workshop';
+
+export type { PutAwayKind };
+
+/** Where a record stands: `shown` in its lists, or put away. */
+export type Standing = 'shown' | PutAway['state'];
+
+export function standingOf({ putAway }: Workshop, kind: PutAwayKind, id: string): Standing {
+  return putAway.find(kind, id)?.state ?? 'shown';
+}
+
+/**
+ * Puts a record away, or shows it again. What can't be read can be put away, too: nothing of it is looked at.
+ *
+ * @throws Problem 404, or 409 when something still needs it
+ */
+export function setStanding(workshop: Workshop, kind: PutAwayKind, id: string, to: Standing): void {
+  const { db, putAway, now } = workshop;
+  const set = db.transaction(() => {
+    if (!isThere(workshop, kind, id)) throw notFound(kind, id);
+    if (to === 'shown') return putAway.clear(kind, id);
+    if (kind === 'run' && workshop.runs.ending(id) !== 'finished')
+      throw new Problem(
+        409,
+        'run-is-open',
+        'Only a finished run can be archived. Finish it, or give it up, first.',
+      );
+    if (to === 'deleted') checkDeletable(workshop, kind, id);
+    putAway.put({ kind, id, state: to, at: now() });
+  });
+  set.immediate();
+}
+
+function isThere({ plans, molds, runs }: Workshop, kind: PutAwayKind, id: string): boolean {
+  switch (kind) {
+    case 'plan':
+      return plans.newest(id) !== undefined;
+    case 'mold':
+      return molds.all().some(({ item }) => item.id === id) || molds.broken().some((each) => each.id === id);
+    case 'run':
+      return runs.ending(id) !== undefined;
+  }
+}
+
+function checkDeletable(workshop: Workshop, kind: PutAwayKind, id: string): void {
+  if (kind !== 'plan')
+    throw new Problem(
+      409,
+      'only-archived',
+      'What has happened, and what it happened in, can only be archived.',
+    );
+  const runs = workshop.runs.countOfPlan(id);
+  if (runs > 0)
+    throw new Problem(
+      409,
+      'in-use',
+      `${runs === 1 ? 'A run was' : `${runs} runs were`} made by this plan, and the Logbook rests on it. Archive it instead.`,
+    );
+  const within = workshop.plans
+    .all()
+    .filter((stored) => stored.id !== id && namedPlans(stored.plan).has(id))
+    .map(({ plan }) => `“${plan.name}”`);
+  if (within.length > 0)
+    throw new Problem(
+      409,
+      'in-use',
+      `Pieces of this plan are set into ${within.slice(0, 3).join(', ')}. Archive it instead, or take them out there first.`,
+    );
+}
+
+/** A plan that was put away, by what can be told of it. */
+export interface PutAwayPlan extends PutAway {
+  /** Its id where it can't be read. */
+  name: string;
+}
+
+/** Plans that are put away, the last first. */
+export function plansPutAway({ putAway, plans }: Workshop): PutAwayPlan[] {
+  return putAway.all('plan').map((record) => {
+    const read = plans.newest(record.id);
+    return { ...record, name: read?.success ? read.data.plan.name : record.id };
+  });
+}
+
+/** Molds that are offered: those that are not archived, and those that are named. */
+export function moldsOffered({ molds, putAway }: Workshop, named: readonly string[] = []) {
+  const archived = new Set(putAway.all('mold').map(({ id }) => id));
+  return molds
+    .all()
+    .map(({ item }) => item)
+    .filter(({ id }) => !archived.has(id) || named.includes(id));
+}
+
+/** The name of a run that was put away; its id where it can't be read. */
+export function runName({ runs }: Workshop, id: string): string {
+  return orNull(() => runs.find(id))?.snapshot.sheet.planName ?? id;
+}
