@@ -183,6 +183,10 @@ test('a file that is none is refused with its reason', () => {
   assert.equal(fault(`${Array.from({ length: 10_000 }, (_, n) => n).join(',')}\n1`), 'too-many-columns');
   assert.equal(fault(`name\n${'x\n'.repeat(20_001)}`), 'too-many-rows');
   assert.equal(fault(`name\n${'x'.repeat(20_001)}`), 'cell-too-long');
+  // As many as are read: with lines that are blank, marks within quotes, and an inch that opens none.
+  assert.equal(fault(`name\r\n${'x\r\n\r\n'.repeat(20_000)}`), 'read');
+  assert.equal(fault(`name,note\nTin,"${'a,'.repeat(500)}\n""b"","\n5" tin,flat`), 'read');
+  assert.equal(fault(`${'a,'.repeat(199)}a\n${'1,'.repeat(200)}1`), 'too-many-columns');
 });
 
 test('no bytes make reading throw', () => {

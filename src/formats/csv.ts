@@ -58,6 +58,8 @@ export function readCsv(text: string): Result<CsvTable, CsvFault> {
   const plain = text.replace(/^\uFEFF/, '');
   const firstLine = plain.slice(0, plain.search(/[\r\n]|$/));
   const delimiter = count(firstLine, ';') > count(firstLine, ',') ? ';' : ',';
+  const tooMuch = overLimits(plain, delimiter);
+  if (tooMuch) return fail(tooMuch);
   const { data, errors } = Papa.parse<string[]>(plain, { delimiter, skipEmptyLines: 'greedy' });
   const quotes = errors.find(({ type }) => type === 'Quotes');
   if (quotes) {
@@ -69,18 +71,6 @@ export function readCsv(text: string): Result<CsvTable, CsvFault> {
   const [header = [], ...rows] = data.map((row) => row.map(fromSpreadsheet));
   if (header.length === 0 || rows.length === 0)
     return fail({ code: 'empty', reason: 'The file needs a line of headings and a row below it.' });
-  if (header.length > CSV_LIMITS.columns) {
-    return fail({
-      code: 'too-many-columns',
-      reason: `${header.length} columns are more than any record has. Is the mark between the cells a comma or a semicolon?`,
-    });
-  }
-  if (rows.length > CSV_LIMITS.rows) {
-    return fail({
-      code: 'too-many-rows',
-      reason: `${rows.length} rows are more than ${CSV_LIMITS.rows}. Split the file.`,
-    });
-  }
   const names = header.map((name) => name.trim().toLowerCase());
   const twice = names.find((name, index) => name !== '' && names.indexOf(name) < index);
   if (twice !== undefined) {
@@ -96,6 +86,51 @@ export function readCsv(text: string): Result<CsvTable, CsvFault> {
       reason: `Row ${long + 2} has a cell that is longer than any field.`,
     });
   return ok({ header, rows, delimiter, decimal: decimalOf(rows, delimiter) });
+}
+
+/**
+ * Whether a text has more cells in a row or more rows than are read. It is counted before anything is made of it: twenty
+ * million commas would be as many cells.
+ */
+function overLimits(text: string, delimiter: string): CsvFault | null {
+  let cells = 1;
+  /** Lines with something on them, the heading among them. */
+  let rows = 0;
+  let isBlank = true;
+  let isQuoted = false;
+  let isCellStart = true;
+  for (let at = 0; at < text.length; at++) {
+    const mark = text[at];
+    if (isQuoted) {
+      if (mark === '"') {
+        // Doubled, it belongs to the cell.
+        if (text[at + 1] === '"') at++;
+        else isQuoted = false;
+      }
+      continue;
+    }
+    const isEnd = mark === '\n' || mark === '\r';
+    if (isBlank && !isEnd && mark !== ' ' && mark !== '\t') {
+      isBlank = false;
+      if (++rows > CSV_LIMITS.rows + 1)
+        return {
+          code: 'too-many-rows',
+          reason: `There are more than ${CSV_LIMITS.rows} rows. Split the file.`,
+        };
+    }
+    if (mark === '"' && isCellStart) isQuoted = true;
+    isCellStart = mark === delimiter || isEnd;
+    if (mark === delimiter && ++cells > CSV_LIMITS.columns)
+      return {
+        code: 'too-many-columns',
+        reason: `Row ${rows} has over ${CSV_LIMITS.columns} columns, more than any record. Is the mark between the cells a comma or a semicolon?`,
+      };
+    if (isEnd) {
+      cells = 1;
+      isBlank = true;
+    }
+  }
+  return null;
 }
 
 function count(text: string, mark: string): number {

@@ -37,6 +37,8 @@ test('a hostile file is refused in a sentence, nothing is half imported, and the
       422,
       'too-many-columns',
     ],
+    ['nineteen million cells', `name\n${','.repeat(19_000_000)}`, 422, 'too-many-columns'],
+    ['nine million lines', `name\n${'x\n'.repeat(9_000_000)}`, 422, 'too-many-rows'],
     ['unbalanced quotes', `${good}base,"open`, 422, 'broken-quotes'],
     ['duplicated headers', 'name,kind,Name\na,base,b', 422, 'double-header'],
     ['no rows', 'kind,name', 422, 'empty'],
@@ -50,6 +52,20 @@ test('a hostile file is refused in a sentence, nothing is half imported, and the
     assert.doesNotMatch(JSON.stringify(answer.body), /node_modules| at .*\.ts/);
     assert.equal(await count(), 0, what);
   }
+  // While a file is judged, others are answered.
+  const many = `kind,name\n${Array.from({ length: 20_000 }, (_, n) => `spoon,Ladle ${n}`).join('\n')}`;
+  const judged = sendCsv(many);
+  let answered = 0;
+  let isJudged = false;
+  void judged.then(() => {
+    isJudged = true;
+  });
+  while (!isJudged) {
+    await count();
+    answered++;
+  }
+  assert.equal((await judged).body.code, 'bad-rows');
+  assert.ok(answered > 5, `${answered} answered meanwhile`);
   assert.equal((await sendCsv(good, 'of=spoons')).status, 422);
   assert.equal((await sendCsv(good, 'of=materials', 'application/json')).status, 415);
   assert.equal((await send(server.base, 'GET', '/api/health')).status, 200);

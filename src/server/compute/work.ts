@@ -7,6 +7,8 @@ import type { Sheet } from '../../core/plan/sheet';
 import { makePourPlan } from '../../core/schedule/makePourPlan';
 import type { PourPlan } from '../../core/schedule/pourPlan';
 import { faultOf } from '../../db/copies/copyFolder';
+import { judgeCsv } from '../../formats/judgeCsv';
+import type { CsvContent, ShelfNow } from '../../formats/shelfCsv';
 
 /** A pour plan with what it tells against its plan. */
 export interface PourPlanFound {
@@ -18,6 +20,7 @@ export interface PourPlanFound {
 interface Works {
   review: { input: { file: PlanFile; context: CheckContext }; output: Review };
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
+  csv: { input: { of: CsvContent; bytes: Uint8Array; shelf: ShelfNow }; output: ReturnType<typeof judgeCsv> };
   /** Why a file of a database is not whole, by the whole of what is in it; null where it is. */
   fault: { input: { path: string }; output: string | null };
 }
@@ -32,6 +35,7 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> } = {
     const pourPlan = makePourPlan(sheet, rules);
     return { pourPlan, found: heatFound(sheet, pourPlan, rules) };
   },
+  csv: ({ of, bytes, shelf }) => judgeCsv(of, bytes, shelf),
   fault: ({ path }) => faultOf(path, true),
 };
 

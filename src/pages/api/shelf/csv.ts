@@ -34,7 +34,7 @@ export const POST = endpoint(async ({ request, url }) => {
   const bytes = await readBytes(request, CSV_LIMITS.bytes);
   return {
     status: 201,
-    body: importCsv(workshop(), contentOf(url), bytes, url.searchParams.get('rows') === 'good'),
+    body: await importCsv(workshop(), contentOf(url), bytes, url.searchParams.get('rows') === 'good'),
   };
 });
 
