@@ -12,7 +12,7 @@ import { projectFolder, stopWith } from './setup.mjs';
 export function seedDemo({ data, reset }) {
   const file = join(data, DATABASE_FILE);
   if (reset && existsSync(data)) {
-    lockFolder(data)();
+    checkFree(data);
     for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
     rmSync(join(data, 'backups'), { recursive: true, force: true });
   }
@@ -27,5 +27,18 @@ export function seedDemo({ data, reset }) {
   );
   if (seeded.status !== 0) {
     stopWith(`The demo could not be put into ${data}: ${seeded.stderr.trim().split('\n').at(-1)}`);
+  }
+}
+
+/**
+ * Ends in one sentence where a server is using the folder.
+ *
+ * @param {string} folder
+ */
+function checkFree(folder) {
+  try {
+    lockFolder(folder)();
+  } catch (error) {
+    stopWith(error instanceof Error ? error.message : String(error));
   }
 }

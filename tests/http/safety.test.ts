@@ -30,6 +30,13 @@ test('a second server on one folder says so in one sentence and stops; the first
   const second = await runToEnd(['--data', folder, '--port', String(await freePort())]);
   assert.equal(second.code, 1);
   assert.match(second.printed, /^Idle Tallow is open on .* already.*--data\.$/);
+  // Nor is it wiped under its hands.
+  const reset = await runToEnd(['--demo', '--reset', '--data', folder, '--port', String(await freePort())]);
+  assert.deepEqual(
+    [reset.code, /^Idle Tallow is open on .*--data\.$/.test(reset.printed)],
+    [1, true],
+    reset.printed,
+  );
   assert.equal((await send(server.base, 'POST', '/api/plans/import', file)).status, 201);
   const restored = script('restore', [join(folder, 'none.zip'), '--data', folder]);
   assert.match(restored.stderr, /There is no file/);
