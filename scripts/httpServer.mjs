@@ -16,7 +16,7 @@ const PAGE_LEVEL = 4;
 const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /**
- * Serves the built application on 127.0.0.1 until SIGTERM or SIGINT.
+ * Serves the built application on 127.0.0.1 until SIGTERM, SIGINT or SIGHUP.
  *
  * @param {{ port: number }} options
  */
@@ -115,8 +115,7 @@ function stopOnSignal(server) {
     setInterval(() => server.closeIdleConnections(), 50);
     setTimeout(() => process.exit(0), STOP_WITHIN_MS).unref();
   };
-  process.on('SIGTERM', stop);
-  process.on('SIGINT', stop);
+  for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP']) process.on(signal, stop);
   if (process.env.npm_lifecycle_event) stopWithParent(stop);
 }
 

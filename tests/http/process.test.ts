@@ -55,8 +55,8 @@ test('kill -9 in a stream of ticks: every tick that was answered is there after 
   folder.remove();
 });
 
-test('SIGTERM and SIGINT stop cleanly: a request in hand is answered, the database closed', async () => {
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+test('SIGTERM, SIGINT and SIGHUP stop cleanly: a request in hand is answered, the database closed', async () => {
+  for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) {
     const folder = temporaryFolder();
     const server = await startServer(folder.path);
     const text = JSON.stringify(file);
