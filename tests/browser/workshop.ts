@@ -57,7 +57,11 @@ export function doseField(page: Page, name: string | undefined) {
   return page.getByLabel(`Dose of ${name}`, { exact: true });
 }
 
+/** What was changed last is saved: the word may be of before until the page has been drawn with the change. */
 export async function saved(page: Page) {
+  await page.evaluate(
+    () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+  );
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
 
