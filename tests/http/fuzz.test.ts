@@ -5,7 +5,7 @@ import { anyPlanFile } from '../support/anyPlanFile';
 import { send, startServer, temporaryFolder } from '../support/server';
 
 const PLANS = 120;
-const MOST_POURS = 6;
+const MOST_POURS = 9;
 
 test('random plans to the sheet, the pour plan and the import: an answer for each, never our fault, and every page opens with them', async (t) => {
   const { path, remove } = temporaryFolder();

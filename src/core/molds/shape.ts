@@ -145,15 +145,50 @@ export function heightForDiscMm(shape: KnownShape, diameterMm: number): number |
 /**
  * Where a function that grows from 0 to `most` passes zero, by bisection until the last digit.
  *
- * @param within enough when the place is known to this
+ * @param within enough when the place is known to this: the answer is bisection's, found in fewer steps
  */
 export function whereGrowing(most: number, figure: (at: number) => number, within = 0): number {
+  if (within > 0) return whereGrowingWithin(most, figure, within);
   let low = 0;
   let high = most;
-  for (let step = 0; step < 100 && high - low > within; step++) {
+  for (let step = 0; step < 100 && high > low; step++) {
     const middle = (low + high) / 2;
     if (figure(middle) < 0) low = middle;
     else high = middle;
   }
   return (low + high) / 2;
 }
+
+/**
+ * The same among the cells that bisection would halve down to, so that it comes to the same cell: where a straight line
+ * crosses zero, pulled to the middle, and never in many more steps than bisection takes. Oliveira and Takahashi, An
+ * Enhancement of the Bisection Method Average Performance Preserving Minmax Optimality, ACM TOMS 47 (2020), from memory.
+ */
+function whereGrowingWithin(most: number, figure: (at: number) => number, within: number): number {
+  const halvings = Math.min(100, Math.max(0, Math.ceil(Math.log2(most / within))));
+  const cells = 2 ** halvings;
+  const cell = most / cells;
+  let [low, high] = [0, cells];
+  if (cells > 1) {
+    let [atLow, atHigh] = [figure(0), figure(most)];
+    if (atLow >= 0) high = 1;
+    if (atHigh < 0) low = cells - 1;
+    for (let reach = cells; high - low > 1; reach /= 2) {
+      const middle = (low + high) / 2;
+      const straight = (atHigh * low - atLow * high) / (atHigh - atLow);
+      const side = Math.sign(middle - straight);
+      const pull = ((high - low) ** 2 * PULL) / cells;
+      const pulled = pull <= Math.abs(middle - straight) ? straight + side * pull : middle;
+      const room = Math.max(0, reach - (high - low) / 2);
+      const wanted = Math.abs(pulled - middle) <= room ? pulled : middle - side * room;
+      const at = Math.min(high - 1, Math.max(low + 1, Math.round(wanted)));
+      const found = figure(at * cell);
+      if (found < 0) [low, atLow] = [at, found];
+      else [high, atHigh] = [at, found];
+    }
+  }
+  return ((low + high) / 2) * cell;
+}
+
+/** How much of the way to the middle: its authors' usual choice. */
+const PULL = 0.2;

@@ -60,16 +60,30 @@ export function areaWithin(outline: Outline, window: Window): number {
 function roundedWithin(halfX: number, halfY: number, radius: number, window: Window): number {
   const { fromX, toX, fromY, toY } = window;
   if (!(toX > fromX && toY > fromY)) return 0;
-  const signed = (x: number, y: number) =>
-    Math.sign(x) *
-    Math.sign(y) *
-    quarterArea(Math.min(Math.abs(x), halfX), Math.min(Math.abs(y), halfY), halfX, halfY, radius);
-  return signed(toX, toY) - signed(fromX, toY) - signed(toX, fromY) + signed(fromX, fromY);
+  return (
+    signedArea(toX, toY, halfX, halfY, radius) -
+    signedArea(fromX, toY, halfX, halfY, radius) -
+    signedArea(toX, fromY, halfX, halfY, radius) +
+    signedArea(fromX, fromY, halfX, halfY, radius)
+  );
+}
+
+/** The area function of the first quarter, continued as an odd function to the others. */
+function signedArea(x: number, y: number, halfX: number, halfY: number, radius: number): number {
+  const within = quarterArea(
+    Math.min(Math.abs(x), halfX),
+    Math.min(Math.abs(y), halfY),
+    halfX,
+    halfY,
+    radius,
+  );
+  return Math.sign(x) * Math.sign(y) * within;
 }
 
 /** Area of the first quarter below x and y. */
 function quarterArea(x: number, y: number, halfX: number, halfY: number, radius: number): number {
-  const [u, v] = [x - (halfX - radius), y - (halfY - radius)];
+  const u = x - (halfX - radius);
+  const v = y - (halfY - radius);
   if (u <= 0 || v <= 0) return x * y;
   return x * y - u * v + discWithin(u, v, radius);
 }
@@ -78,9 +92,13 @@ function quarterArea(x: number, y: number, halfX: number, halfY: number, radius:
 function discWithin(u: number, v: number, radius: number): number {
   if (u ** 2 + v ** 2 <= radius ** 2) return u * v;
   const meets = Math.sqrt(Math.max(0, radius ** 2 - v ** 2));
-  const underArc = (t: number) =>
-    (t * Math.sqrt(Math.max(0, radius ** 2 - t ** 2)) + radius ** 2 * Math.asin(Math.min(1, t / radius))) / 2;
-  return v * meets + underArc(u) - underArc(meets);
+  return v * meets + underArc(u, radius) - underArc(meets, radius);
+}
+
+/** Area under the arc from its middle to t. */
+function underArc(t: number, radius: number): number {
+  const height = Math.sqrt(Math.max(0, radius ** 2 - t ** 2));
+  return (t * height + radius ** 2 * Math.asin(Math.min(1, t / radius))) / 2;
 }
 
 /** Area inside a ring, mm², by the surveyor's formula; negative when it runs with the clock. */

@@ -15,6 +15,7 @@ import {
   spanAtMm,
   usualAxis,
   volumeBelowMl,
+  whereGrowing,
   widthMm,
 } from '../shape';
 
@@ -215,4 +216,50 @@ test('shapes that cannot be are refused with their reason', () => {
     { heightMm: 9, volumeMl: 9 },
   ];
   assert.match(reason({ kind: 'water-steps', steps: falling }), /steps-rise/);
+});
+
+test('a place within a width is bisection’s, in half the steps where the function is smooth and in few more where it is not', () => {
+  const bisected = (most: number, figure: (at: number) => number, within: number) => {
+    let [low, high] = [0, most];
+    while (high - low > within) {
+      const middle = (low + high) / 2;
+      if (figure(middle) < 0) low = middle;
+      else high = middle;
+    }
+    return (low + high) / 2;
+  };
+  const share = fc.double({ min: 0, max: 1, noNaN: true });
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.01, max: 900, noNaN: true }),
+      share,
+      fc.constantFrom(0.5, 1, 2, 3),
+      fc.constantFrom(1e-10, 1e-7, 1e-4),
+      fc.boolean(),
+      (most, at, power, within, jumps) => {
+        const root = most * at;
+        let steps = 0;
+        const figure = (x: number) => {
+          steps++;
+          return jumps && x < root ? -1 : Math.sign(x - root) * Math.abs(x - root) ** power;
+        };
+        const found = whereGrowing(most, figure, within);
+        const taken = steps;
+        steps = 0;
+        const asBisected = bisected(most, figure, within);
+        assert.ok(Math.abs(found - asBisected) <= 0.01 * within, `${found} for ${asBisected}`);
+        // Its two ends besides, and one step for the pull.
+        assert.ok(taken <= steps + 4, `${taken} steps for ${steps}`);
+      },
+    ),
+    { numRuns: 2000 },
+  );
+  let steps = 0;
+  const smooth = (x: number) => {
+    steps++;
+    return x ** 3 - 5;
+  };
+  assert.ok(Math.abs(whereGrowing(10, smooth, 1e-10) - Math.cbrt(5)) < 1e-10);
+  // Bisection takes 37.
+  assert.ok(steps < 18, `${steps} steps`);
 });
