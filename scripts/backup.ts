@@ -1,12 +1,11 @@
 // `npm run backup -- FILE [--data FOLDER]`: the whole workshop as one file, also while a server is using it.
-import { createWriteStream, existsSync, rmSync } from 'node:fs';
+import { createWriteStream, existsSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { parseArgs } from 'node:util';
 import Database from 'better-sqlite3';
-import { copyDatabase, faultOf } from '../src/db/copies/copyFolder';
+import { faultOf } from '../src/db/copies/copyFolder';
 import { oneFileOf } from '../src/db/copies/oneFile';
-import { whatItHolds } from '../src/db/copies/whatItHolds';
 import { DATABASE_FILE } from '../src/db/dataFolder.mjs';
 import { stopWith } from './setup.mjs';
 
@@ -22,15 +21,13 @@ const database = join(resolve(values.data), DATABASE_FILE);
 if (!existsSync(database)) stopWith(`There is no workshop in ${resolve(values.data)}.`);
 
 const db = new Database(database, { readonly: true });
-const copy = `${to}.database.tmp`;
+const part = `${to}.part`;
 let fault: string | null = null;
 try {
-  await copyDatabase(db, copy, async (path) => faultOf(path, true));
-  const holds = whatItHolds(copy);
-  await pipeline(
-    await oneFileOf(copy, new Date().toISOString(), holds),
-    createWriteStream(to, { flags: 'wx' }),
-  );
+  const check = async (path: string) => faultOf(path, true);
+  const { stream, holds } = await oneFileOf(db, `${to}.database.tmp`, new Date().toISOString(), check);
+  await pipeline(stream, createWriteStream(part));
+  renameSync(part, to);
   console.log(
     `${to} holds ${holds.plans} plans, ${holds.molds} molds, ${holds.materials} materials and ${holds.runs} runs.`,
   );
@@ -38,5 +35,5 @@ try {
   fault = error instanceof Error ? error.message : String(error);
 }
 db.close();
-rmSync(copy, { force: true });
+rmSync(part, { force: true });
 if (fault !== null) stopWith(`The copy was not made: ${fault}.`);

@@ -179,10 +179,10 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
         snapshot: JSON.stringify(snapshot),
       });
     },
-    /** An event as it was sent, by its id; `older` where it was sent in another shape. */
-    eventSent(runId: string, eventId: string): unknown | 'older' | undefined {
+    /** An event by its id as it was sent, and whether that was in the shape of today. */
+    eventSent(runId: string, eventId: string): { event: unknown; isOlder: boolean } | undefined {
       const row = sql.event.get(runId, eventId);
-      return row && (row.shape < EVENT_SHAPE ? 'older' : JSON.parse(row.event));
+      return row && { event: JSON.parse(row.event), isOlder: row.shape < EVENT_SHAPE };
     },
     append(runId: string, eventId: string, { recordedAt, occurredAt, source, event }: RecordedEvent): void {
       sql.append.run(

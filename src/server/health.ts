@@ -27,9 +27,19 @@ export async function healthOf(workshop: Workshop): Promise<Health> {
   if (folder === null) return { status: 'ok', freeBytes: null, copies };
   tryToWrite(folder);
   await whenFree(db);
-  const { bavail, bsize } = statfsSync(folder);
-  const freeBytes = bavail * bsize;
+  const freeBytes = freeBytesIn(folder);
   return { status: freeBytes < LOW_BYTES ? 'low-space' : 'ok', freeBytes, copies };
+}
+
+/** The bytes that are free where the workshop lies, where they are few; null where there is room. */
+export function lowSpaceOf({ folder }: Pick<Workshop, 'folder'>): number | null {
+  const freeBytes = folder === null ? LOW_BYTES : freeBytesIn(folder);
+  return freeBytes < LOW_BYTES ? freeBytes : null;
+}
+
+function freeBytesIn(folder: string): number {
+  const { bavail, bsize } = statfsSync(folder);
+  return bavail * bsize;
 }
 
 function tryToWrite(folder: string): void {

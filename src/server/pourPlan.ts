@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { HeatFound } from '../core/checks/heat/heatFound';
 import type { HouseRules } from '../core/houseRules/houseRules';
 import type { Sheet } from '../core/plan/sheet';
@@ -43,7 +44,8 @@ const keys = new WeakMap<Sheet, { rules: HouseRules; key: string }>();
 function keyOf(sheet: Sheet, rules: HouseRules): string {
   const known = keys.get(sheet);
   if (known?.rules === rules) return known.key;
-  const key = pourPlanKey(sheet, rules);
+  // What is kept for thousands of plans is kept under a short name.
+  const key = createHash('sha256').update(pourPlanKey(sheet, rules)).digest('base64');
   keys.set(sheet, { rules, key });
   return key;
 }

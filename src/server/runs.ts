@@ -111,8 +111,8 @@ export function recordEvent(
   const record = workshop.db.transaction((): Run => {
     const run = findRun(workshop, runId);
     const sent = workshop.runs.eventSent(runId, eventId);
-    if (sent !== undefined) {
-      if (sent === 'older' || isDeepStrictEqual(sent, JSON.parse(JSON.stringify(event)))) return run;
+    if (sent) {
+      if (sent.isOlder || isDeepStrictEqual(sent.event, JSON.parse(JSON.stringify(event)))) return run;
       throw idTaken('event', eventId);
     }
     const checked = checkEvent(run, event);

@@ -3,14 +3,13 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { bringBack } from '../db/copies/bringBack';
-import { copyDatabase } from '../db/copies/copyFolder';
 import { databaseFrom, oneFileOf } from '../db/copies/oneFile';
 import { NoWorkshopError, type WhatItHolds, whatItHolds } from '../db/copies/whatItHolds';
 import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
 import { MIGRATIONS } from '../db/migrations/all';
 import { compute } from './compute/threads';
-import { notFound, Problem } from './problem';
+import { Problem } from './problem';
 import { reopened, type Workshop, workshop } from './workshop';
 
 /** A copy that was looked into, and waits to be brought back. */
@@ -25,18 +24,8 @@ export interface LookedInto {
 /** The whole workshop as one file, as it is now. */
 export async function saveAll({ db, folder, now, newId }: Workshop): Promise<NodeJS.ReadableStream> {
   if (folder === null) throw new RangeError('a workshop that is kept nowhere');
-  const at = now();
-  const copy = join(folder, `saving-${newId()}.tmp`);
-  try {
-    await copyDatabase(db, copy, check);
-    const stream = await oneFileOf(copy, at, whatItHolds(copy));
-    // The client may have gone away: the copy goes, however the stream ends.
-    for (const end of ['close', 'end', 'error']) stream.once(end, () => rmSync(copy, { force: true }));
-    return stream;
-  } catch (error) {
-    rmSync(copy, { force: true });
-    throw error;
-  }
+  const { stream } = await oneFileOf(db, join(folder, `saving-${newId()}.tmp`), now(), check);
+  return stream;
 }
 
 const check = (path: string) => compute('fault', { path });
@@ -86,7 +75,12 @@ function waitingPath(folder: string, id: string): string {
  */
 export function bringBackLookedInto(id: string): string | null {
   const { folder, now } = workshop();
-  if (folder === null || !existsSync(waitingPath(folder, id))) throw notFound('copy', id);
+  if (folder === null || !existsSync(waitingPath(folder, id)))
+    throw new Problem(
+      404,
+      'copy-gone',
+      'This copy waits no more: another was looked into since, or it was brought back already. Look into it again. Nothing was changed.',
+    );
   return reopened((place) => bringBack(place, waitingPath(place, id), now()));
 }
 

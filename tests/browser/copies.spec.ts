@@ -1,31 +1,17 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { planFile } from '../support/planFiles';
-import { type RunningServer, startServer, temporaryFolder } from '../support/server';
 import { looksRight } from './looksRight';
+import { test } from './ownServer';
 import { opened } from './workshop';
-
-/** A workshop of its own: what others are working on must not be put away. */
-const folder = temporaryFolder();
-let server: RunningServer;
-
-test.beforeAll(async () => {
-  server = await startServer(folder.path);
-});
-
-test.afterAll(async () => {
-  await server.stop();
-  folder.remove();
-});
 
 test('the whole workshop is saved, something is made, and the copy is brought back and undone, by pressing', async ({
   page,
   request,
 }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  const take = (name: string) =>
-    request.post(`${server.base}/api/plans/import`, { data: planFile([{}], { name }) });
+  const take = (name: string) => request.post('/api/plans/import', { data: planFile([{}], { name }) });
   await take('Before the copy');
-  await opened(page, `${server.base}/house-rules`);
+  await opened(page, '/house-rules');
   await page.getByRole('link', { name: 'Copies of the workshop' }).click();
   await expect(page.getByText(/There is no copy here yet/)).toBeVisible();
   const coming = page.waitForEvent('download');
@@ -47,7 +33,7 @@ test('the whole workshop is saved, something is made, and the copy is brought ba
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByText(/^The copy is the workshop now/)).toBeVisible();
   const plans = async () => {
-    const all: { plan: { name: string } }[] = await (await request.get(`${server.base}/api/plans`)).json();
+    const all: { plan: { name: string } }[] = await (await request.get('/api/plans')).json();
     return all.map(({ plan }) => plan.name).sort();
   };
   expect(await plans()).toEqual(['Before the copy']);

@@ -1,20 +1,7 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
-import { type RunningServer, startServer, temporaryFolder } from '../support/server';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { looksRight } from './looksRight';
+import { test } from './ownServer';
 import { doseField, opened, saved } from './workshop';
-
-/** A workshop of its own, with nothing in it. */
-const folder = temporaryFolder();
-let server: RunningServer;
-
-test.beforeAll(async () => {
-  server = await startServer(folder.path);
-});
-
-test.afterAll(async () => {
-  await server.stop();
-  folder.remove();
-});
 
 const MOST_PRESSES = 12;
 
@@ -26,7 +13,7 @@ test('from the first page of an empty workshop to a printed sheet with right wei
     presses++;
     await what.click();
   };
-  await page.goto(server.base);
+  await page.goto('/');
   await looksRight(page, 'an empty workshop');
   await press(page.getByRole('button', { name: 'Begin a plan' }));
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('First bar');
@@ -56,7 +43,7 @@ test('from the first page of an empty workshop to a printed sheet with right wei
   await expect(page.getByRole('row', { name: /Lavender/ })).toContainText('12.1 g');
   expect(presses).toBeLessThanOrEqual(MOST_PRESSES);
 
-  await opened(page, `${server.base}/shelf`);
+  await opened(page, '/shelf');
   const usual = page.getByRole('row', { name: /Lavender oil/ });
   await expect(usual).toContainText('usual, not yours');
   await usual.getByRole('button', { name: 'Lavender oil' }).click();
@@ -65,7 +52,7 @@ test('from the first page of an empty workshop to a printed sheet with right wei
   await expect(usual).not.toContainText('usual, not yours');
 
   // 44 pieces in a tray of six are eight fillings, and the last fills two cavities.
-  await opened(page, `${server.base}/plans`);
+  await opened(page, '/plans');
   await page.getByRole('button', { name: 'New plan' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Forty-four');
   await page.getByLabel('Name', { exact: true }).press('Enter');
@@ -84,7 +71,7 @@ test('from the first page of an empty workshop to a printed sheet with right wei
 
 /** A plan of the workshop, with the usual materials and molds. */
 async function begun(page: Page, name: string) {
-  await opened(page, `${server.base}/plans`);
+  await opened(page, '/plans');
   const begin = page.getByRole('button', { name: /^(Begin with usual materials and molds|New plan)$/ });
   await begin.first().click();
   await page.getByLabel('Name', { exact: true }).fill(name);

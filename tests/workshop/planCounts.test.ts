@@ -49,6 +49,26 @@ test('what was accepted for the plan is not counted, and the run is told the sam
   });
 });
 
+test('cautions that the plan tells on one line are one', async () => {
+  const unknown = { maxOfProduct: null };
+  const { workshop, stored } = workshopWith(
+    planFile([
+      {
+        doses: [
+          [fragrance({ ...unknown, id: 'one', name: 'One' }), '1 %'],
+          [fragrance({ ...unknown, id: 'other', name: 'Other' }), '1 %'],
+        ],
+      },
+    ]),
+  );
+  const view = planView(workshop, stored);
+  assert.equal(view.findings.filter(({ code }) => code === 'unknown-limit').length, 2);
+  const others = view.findings.filter(
+    ({ severity, code }) => severity === 'caution' && code !== 'unknown-limit',
+  );
+  assert.equal(countsNow(workshop, view).cautions, others.length + 1);
+});
+
 test('a plan without a mold waits for no pour plan', () => {
   const { workshop, stored } = workshopWith({
     ...twoPours(),

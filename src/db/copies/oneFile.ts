@@ -1,11 +1,13 @@
 import { createHash } from 'node:crypto';
-import { createReadStream, createWriteStream } from 'node:fs';
+import { createReadStream, createWriteStream, rmSync } from 'node:fs';
 import { open } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
+import type Database from 'better-sqlite3';
 import yauzl from 'yauzl';
 import { ZipFile } from 'yazl';
 import { z } from '../../core/zod';
-import { NoWorkshopError, type WhatItHolds } from './whatItHolds';
+import { copyDatabase } from './copyFolder';
+import { NoWorkshopError, type WhatItHolds, whatItHolds } from './whatItHolds';
 
 /** The whole workshop as one file: a zip with the database, what it holds, and its fingerprint. */
 const FORMAT = 'idle-tallow-workshop';
@@ -27,12 +29,35 @@ const README = `A whole workshop of Idle Tallow: bring it back with “Bring bac
 ${DATABASE} is an SQLite 3 database, which other programs can read too.
 `;
 
-/** A zip of a copy of the database, as a stream. */
+/**
+ * A database that may be in use as one file, a stream of a zip.
+ *
+ * @param copy a path for the copy it is made of, which goes with the end of the stream
+ * @param at when it is made, ISO 8601
+ * @param check why a file is not whole
+ * @throws Error when it can't be copied
+ */
 export async function oneFileOf(
-  databasePath: string,
+  db: Database.Database,
+  copy: string,
   at: string,
-  holds: WhatItHolds,
-): Promise<NodeJS.ReadableStream> {
+  check: (path: string) => Promise<string | null>,
+): Promise<{ stream: NodeJS.ReadableStream; holds: WhatItHolds }> {
+  const remove = () => rmSync(copy, { force: true });
+  try {
+    await copyDatabase(db, copy, check);
+    const holds = whatItHolds(copy);
+    const stream = await zipOf(copy, at, holds);
+    // Who reads it may go away: the copy goes, however the stream ends.
+    for (const end of ['close', 'end', 'error']) stream.once(end, remove);
+    return { stream, holds };
+  } catch (error) {
+    remove();
+    throw error;
+  }
+}
+
+async function zipOf(databasePath: string, at: string, holds: WhatItHolds) {
   const about = { format: FORMAT, version: 1, at, sha256: await sha256Of(databasePath), holds };
   const zip = new ZipFile();
   zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), ABOUT);

@@ -1,8 +1,9 @@
-import { Download, FileUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { Download } from 'lucide-react';
+import { useState } from 'react';
 import { counted, listed } from '../../words/en/plural';
 import { showDay, showMoment } from '../../words/en/showTime';
 import { type ApiAnswer, type ApiProblem, callApi } from '../shared/api';
+import { FileButton } from '../shared/FileButton';
 import { useShowing, withShowing } from '../shared/showing';
 
 /** One of the workshop's own copies, as it is listed. */
@@ -99,7 +100,14 @@ function Copies({ copies, keptAs }: Props) {
             </h2>
             <p>It is looked into first. What is here now is kept as a copy before another takes its place.</p>
           </div>
-          <FileButton busy={busy !== null} onFile={(file) => void look(file.name, sent(file))} />
+          <FileButton
+            label="File with a copy"
+            accept=".zip,.sqlite"
+            busy={busy !== null}
+            onFile={(file) => void look(file.name, sent(file))}
+          >
+            Choose a file
+          </FileButton>
         </div>
         {busy && (
           <p role="status" className="mt-3">
@@ -149,36 +157,6 @@ function Copies({ copies, keptAs }: Props) {
         )}
       </section>
     </div>
-  );
-}
-
-function FileButton({ busy, onFile }: { busy: boolean; onFile(file: File): void }) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept=".zip,.sqlite"
-        className="sr-only"
-        aria-label="File with a copy"
-        tabIndex={-1}
-        onChange={({ target }) => {
-          const file = target.files?.[0];
-          if (file) onFile(file);
-          target.value = '';
-        }}
-      />
-      <button
-        type="button"
-        className="btn btn-secondary"
-        disabled={busy}
-        onClick={() => input.current?.click()}
-      >
-        <FileUp size={20} aria-hidden="true" />
-        Choose a file
-      </button>
-    </>
   );
 }
 

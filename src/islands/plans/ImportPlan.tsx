@@ -1,13 +1,12 @@
-import { FileUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { type ApiProblem, callApi } from '../shared/api';
+import { FileButton } from '../shared/FileButton';
 
 const LARGEST_BYTES = 1_000_000;
 
 /** Opens a plan file from this or another workshop. */
 export default function ImportPlan() {
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [busy, setBusy] = useState(false);
 
@@ -16,34 +15,20 @@ export default function ImportPlan() {
     setBusy(true);
     const answer = await send(file);
     setBusy(false);
-    if (input.current) input.current.value = '';
     if (answer.success) location.assign(`/plans/${answer.data.id}`);
     else setProblem(answer.error);
   }
 
   return (
     <div className="flex flex-wrap items-center justify-end gap-2">
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Plan file"
         accept=".json,application/json"
-        className="sr-only"
-        aria-label="Plan file"
-        tabIndex={-1}
-        onChange={({ target }) => {
-          const file = target.files?.[0];
-          if (file) void take(file);
-        }}
-      />
-      <button
-        type="button"
-        className="btn btn-secondary"
-        disabled={busy}
-        onClick={() => input.current?.click()}
+        busy={busy}
+        onFile={(file) => void take(file)}
       >
-        <FileUp size={20} aria-hidden="true" />
         {busy ? 'Reading …' : 'Open a plan file'}
-      </button>
+      </FileButton>
       {problem && (
         <div role="alert" className="plate text-error max-w-md p-3 text-sm">
           <p className="font-semibold">The file was not taken; nothing was changed.</p>

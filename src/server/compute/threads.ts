@@ -44,22 +44,34 @@ export async function compute<Of extends Name>(
   try {
     return (await pools[urgency].run(asked, { signal })) as Output<Of>;
   } catch (error) {
-    throw signal.aborted ? tooLong(LIMIT_MS[urgency]) : explained(error);
+    throw signal.aborted ? tooLong(name, LIMIT_MS[urgency]) : explained(name, error);
   }
 }
 
-function tooLong(limitMs: number): Problem {
+/** What brings it under its limits. */
+const MENDS: Record<Name, string> = {
+  review: 'Make the plan smaller, with fewer pours, doses or pieces.',
+  pourPlan: 'Make the plan smaller, with fewer pours, doses or pieces.',
+  csv: 'Split the file, and bring the parts in one after the other.',
+  fault: 'Try again when the machine has less to do.',
+};
+
+function tooLong(name: Name, limitMs: number): Problem {
   return new Problem(
     503,
     'takes-too-long',
-    `This takes longer than ${limitMs / 1000} seconds to work out, and was stopped. Make the plan smaller, with fewer pours, doses or pieces.`,
+    `This takes longer than ${limitMs / 1000} seconds, and was stopped. ${MENDS[name]}`,
   );
 }
 
-function explained(error: unknown): unknown {
+function explained(name: Name, error: unknown): unknown {
   const code = error instanceof Error && 'code' in error ? error.code : null;
   if (code === 'ERR_WORKER_OUT_OF_MEMORY')
-    return new Problem(503, 'takes-too-much', 'This takes more memory than there is to work it out.');
+    return new Problem(
+      503,
+      'takes-too-much',
+      `This takes more memory than it is given, and was stopped. ${MENDS[name]}`,
+    );
   if (error instanceof Error && /queue is at limit/i.test(error.message))
     return new Problem(503, 'busy', 'Too much is being worked out already. Try again in a moment.');
   return error;
