@@ -17,6 +17,10 @@ export class FolderInUseError extends Error {
   }
 }
 
+/** Locks that are held: a database that nobody names any more is closed by the garbage collector.
+ *  @type {Set<Database.Database>} */
+const HELD = new Set();
+
 /**
  * Takes a data folder for one server. The system lets go of it when the process ends, however it ends: it is a lock of
  * a database without a table, of which nothing is ever written.
@@ -34,5 +38,9 @@ export function lockFolder(folder) {
     const code = error instanceof Database.SqliteError ? error.code : '';
     throw code === 'SQLITE_BUSY' ? new FolderInUseError(folder) : error;
   }
-  return () => lock.close();
+  HELD.add(lock);
+  return () => {
+    HELD.delete(lock);
+    lock.close();
+  };
 }

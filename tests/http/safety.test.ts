@@ -42,7 +42,8 @@ test('a second server on one folder says so in one sentence and stops; the first
   assert.match(restored.stderr, /There is no file/);
   writeFileSync(join(folder, 'some.zip'), 'junk');
   const open = script('restore', [join(folder, 'some.zip'), '--data', folder]);
-  assert.deepEqual([open.status, /brought back while it is closed/.test(open.stderr)], [1, true]);
+  const refused = /brought back while it is closed/.test(open.stderr);
+  assert.deepEqual([open.status, refused], [1, true], open.stderr);
 });
 
 test('a file that another program holds is waited for while others are answered, then told as what it is', async (t) => {
