@@ -2,7 +2,8 @@ import type Database from 'better-sqlite3';
 import { type HouseChoices, USUAL_HOUSE_CHOICES } from '../core/houseRules/houseRules';
 import { houseChoicesSchema } from '../core/houseRules/houseRulesSchema';
 import { itemOf, recordReader } from './readRecord';
-import type { Stored } from './records';
+import type { AsKept, Stored } from './records';
+import type { RecordVersion } from './recordVersions';
 import { withDefaults, without } from './upcasters/fields';
 
 const READER = recordReader(houseChoicesSchema, [
@@ -14,8 +15,8 @@ const READER = recordReader(houseChoicesSchema, [
 
 /** One row, or none while the usual choices hold. */
 export function houseRulesTable(db: Database.Database) {
-  const select = db.prepare<[], { record: string; shape: number; revision: number }>(
-    'SELECT record, shape, revision FROM house_rules',
+  const select = db.prepare<[], { record: string; shape: number; revision: number; changed_at: string }>(
+    'SELECT record, shape, revision, changed_at FROM house_rules',
   );
   const write = db.prepare<[string, number, number, string]>(
     `INSERT INTO house_rules (only, record, shape, revision, changed_at) VALUES (1, ?, ?, ?, ?)
@@ -30,6 +31,19 @@ export function houseRulesTable(db: Database.Database) {
       if (!row) return { item: USUAL_HOUSE_CHOICES, revision: 0 };
       return { item: itemOf(READER.read('house rules', row.record, row.shape)), revision: row.revision };
     },
+    /** The choices, also where they can't be read; undefined while the usual ones hold. */
+    asKept(): AsKept<HouseChoices> | undefined {
+      const row = select.get();
+      return (
+        row && {
+          revision: row.revision,
+          changedAt: row.changed_at,
+          read: READER.read('house rules', row.record, row.shape),
+        }
+      );
+    },
+    /** What the choices were before, as they can be read. */
+    readVersion: ({ record, shape }: RecordVersion) => READER.read('house rules', record, shape),
     write(choices: HouseChoices, revision: number, at: string): void {
       write.run(JSON.stringify(choices), READER.shape, revision, at);
     },

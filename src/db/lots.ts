@@ -6,7 +6,8 @@ import { lotSchema } from '../core/stock/lotSchema';
 import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
 import { keptUntilWritten } from './keptUntilWritten';
 import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
-import type { Stored } from './records';
+import type { AsKept, Stored } from './records';
+import type { RecordVersion } from './recordVersions';
 import { lotOfItem } from './upcasters/lot';
 
 const READER = recordReader(lotSchema, [lotOfItem]);
@@ -16,6 +17,7 @@ interface Row {
   record: string;
   shape: number;
   revision: number;
+  changed_at: string;
 }
 
 interface StockRow {
@@ -36,18 +38,17 @@ interface EntryRow {
   note: string;
 }
 
+const COLUMNS = 'id, record, shape, revision, changed_at';
 const ENTRY = 'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, note FROM stock_entries';
 
 /** Lots and the entries that explain their stock. */
 export function lotTable(db: Database.Database) {
-  const one = db.prepare<[string], Row>('SELECT id, record, shape, revision FROM lots WHERE id = ?');
+  const one = db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM lots WHERE id = ?`);
   const ofMaterial = db.prepare<[string], Row>(
-    `SELECT id, record, shape, revision FROM lots
+    `SELECT ${COLUMNS} FROM lots
      WHERE item_kind = 'material' AND item_id = ? ORDER BY record ->> 'boughtOn', id`,
   );
-  const all = db.prepare<[], Row>(
-    `SELECT id, record, shape, revision FROM lots ORDER BY record ->> 'boughtOn', id`,
-  );
+  const all = db.prepare<[], Row>(`SELECT ${COLUMNS} FROM lots ORDER BY record ->> 'boughtOn', id`);
   const insertItem = db.prepare<[string, string]>(
     'INSERT INTO stock_items (kind, id) VALUES (?, ?) ON CONFLICT DO NOTHING',
   );
@@ -108,6 +109,19 @@ export function lotTable(db: Database.Database) {
       const row = one.get(id);
       return row && itemOf(read(row));
     },
+    /** The lot with an id, also where it can't be read. */
+    asKept(id: string): AsKept<Lot> | undefined {
+      const row = one.get(id);
+      return (
+        row && {
+          revision: row.revision,
+          changedAt: row.changed_at,
+          read: READER.read(id, row.record, row.shape),
+        }
+      );
+    },
+    /** What a lot was before, as it can be read. */
+    readVersion: (id: string, { record, shape }: RecordVersion) => READER.read(id, record, shape),
     /** Those that can be read, in the order they were bought. */
     all: (): Stored<Lot>[] => readable(all.all().map(read)),
     broken: (): BrokenRecord[] => broken(all.all().map(read)),

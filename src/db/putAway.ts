@@ -1,6 +1,7 @@
 import type Database from 'better-sqlite3';
 
-export type PutAwayKind = 'plan' | 'mold' | 'run';
+export const PUT_AWAY_KINDS = ['plan', 'mold', 'run', 'material', 'lot', 'jug', 'scale'] as const;
+export type PutAwayKind = (typeof PUT_AWAY_KINDS)[number];
 
 /** A record that lists leave out. */
 export interface PutAway {

@@ -1,7 +1,8 @@
 import type Database from 'better-sqlite3';
-import { ok } from '../core/result';
+import { ok, type Result } from '../core/result';
 import { keptUntilWritten } from './keptUntilWritten';
 import { type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
+import type { RecordVersion } from './recordVersions';
 
 /** A record with the count of its saves. */
 export interface Stored<Item> {
@@ -14,6 +15,14 @@ interface Row {
   record: string;
   shape: number;
   revision: number;
+  changed_at: string;
+}
+
+/** A record as it can be read, or not, with the count and the moment of its last save. */
+export interface AsKept<Item> {
+  revision: number;
+  changedAt: string;
+  read: Result<Item, BrokenRecord>;
 }
 
 /**
@@ -29,11 +38,13 @@ export function recordTable<Item extends { id: string; name: string }>(
 ) {
   if (!/^[a-z_]+$/.test(table)) throw new RangeError(`no table is called “${table}”`);
   const all = db.prepare<[], Row>(
-    `SELECT id, record, shape, revision FROM ${table} ORDER BY record ->> 'name' COLLATE NOCASE, id`,
+    `SELECT id, record, shape, revision, changed_at FROM ${table} ORDER BY record ->> 'name' COLLATE NOCASE, id`,
   );
-  const one = db.prepare<[string], Row>(`SELECT id, record, shape, revision FROM ${table} WHERE id = ?`);
-  const insert = db.prepare<[string, string, number, string]>(
-    `INSERT INTO ${table} (id, record, shape, revision, changed_at) VALUES (?, ?, ?, 1, ?)`,
+  const one = db.prepare<[string], Row>(
+    `SELECT id, record, shape, revision, changed_at FROM ${table} WHERE id = ?`,
+  );
+  const insert = db.prepare<[string, string, number, number, string]>(
+    `INSERT INTO ${table} (id, record, shape, revision, changed_at) VALUES (?, ?, ?, ?, ?)`,
   );
   const update = db.prepare<[string, number, string, string, number]>(
     `UPDATE ${table} SET record = ?, shape = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`,
@@ -59,8 +70,22 @@ export function recordTable<Item extends { id: string; name: string }>(
       const row = one.get(id);
       return row && itemOf(read(row));
     },
-    insert(item: Item, at: string): void {
-      insert.run(item.id, JSON.stringify(item), reader.shape, at);
+    /** The record with an id, also where it can't be read. */
+    asKept(id: string): AsKept<Item> | undefined {
+      const row = one.get(id);
+      return (
+        row && {
+          revision: row.revision,
+          changedAt: row.changed_at,
+          read: reader.read(id, row.record, row.shape),
+        }
+      );
+    },
+    /** What a record was before, as it can be read. */
+    readVersion: (id: string, { record, shape }: RecordVersion) => reader.read(id, record, shape),
+    /** @param revision from which its saves are counted on, where one of the id was there before */
+    insert(item: Item, at: string, revision = 1): void {
+      insert.run(item.id, JSON.stringify(item), reader.shape, revision, at);
     },
     /** False when there is none. */
     remove: (id: string): boolean => remove.run(id).changes === 1,

@@ -45,7 +45,8 @@ export function problemOf(error: unknown): Problem {
 /** The problem an error stands for; null where it is not ours to explain. */
 export function knownProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
-  if (error instanceof BrokenRecordError) return new Problem(422, 'broken-record', error.message);
+  if (error instanceof BrokenRecordError)
+    return new Problem(422, 'broken-record', error.message, { record: error.broken.id });
   return databaseProblem(error);
 }
 

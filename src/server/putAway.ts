@@ -1,10 +1,11 @@
 import { namedPlans } from '../core/plan/plan';
-import type { PutAway, PutAwayKind } from '../db/putAway';
+import { PUT_AWAY_KINDS, type PutAway, type PutAwayKind } from '../db/putAway';
+import type { BrokenRecord } from '../db/readRecord';
 import { orNull } from './broken';
 import { notFound, Problem } from './problem';
 import type { Workshop } from './workshop';
 
-export type { PutAwayKind };
+export { PUT_AWAY_KINDS, type PutAwayKind };
 
 /** Where a record stands: `shown` in its lists, or put away. */
 export type Standing = 'shown' | PutAway['state'];
@@ -23,7 +24,7 @@ export function setStanding(workshop: Workshop, kind: PutAwayKind, id: string, t
   const set = db.transaction(() => {
     if (!isThere(workshop, kind, id)) throw notFound(kind, id);
     if (to === 'shown') return putAway.clear(kind, id);
-    if (kind === 'run' && workshop.runs.ending(id) !== 'finished')
+    if (kind === 'run' && workshop.runs.ending(id) !== 'finished' && orNull(() => workshop.runs.find(id)))
       throw new Problem(
         409,
         'run-is-open',
@@ -35,15 +36,37 @@ export function setStanding(workshop: Workshop, kind: PutAwayKind, id: string, t
   set.immediate();
 }
 
-function isThere({ plans, molds, runs }: Workshop, kind: PutAwayKind, id: string): boolean {
+function isThere(workshop: Workshop, kind: PutAwayKind, id: string): boolean {
   switch (kind) {
     case 'plan':
-      return plans.newest(id) !== undefined;
-    case 'mold':
-      return molds.all().some(({ item }) => item.id === id) || molds.broken().some((each) => each.id === id);
+      return workshop.plans.newest(id) !== undefined;
     case 'run':
-      return runs.ending(id) !== undefined;
+      return workshop.runs.ending(id) !== undefined;
+    case 'mold':
+      return workshop.molds.asKept(id) !== undefined;
+    default:
+      return isBroken(workshop, kind, id);
   }
+}
+
+/** What has a way of its own to be archived or taken out is only set aside while it can't be read. */
+function isBroken(workshop: Workshop, kind: 'material' | 'lot' | 'jug' | 'scale', id: string): boolean {
+  const tables = {
+    material: workshop.materials,
+    lot: workshop.lots,
+    jug: workshop.jugs,
+    scale: workshop.scales,
+  };
+  return tables[kind].asKept(id)?.read.success === false;
+}
+
+/** Records that can't be read, without those that are set aside, and those. */
+export function brokenShown({ putAway }: Workshop, kind: PutAwayKind, all: readonly BrokenRecord[]) {
+  const aside = new Set(putAway.all(kind).map(({ id }) => id));
+  return {
+    shown: all.filter(({ id }) => !aside.has(id)),
+    aside: all.filter(({ id }) => aside.has(id)),
+  };
 }
 
 function checkDeletable(workshop: Workshop, kind: PutAwayKind, id: string): void {

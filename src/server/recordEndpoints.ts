@@ -1,38 +1,19 @@
 import type { APIContext } from 'astro';
 import { z } from '../core/zod';
-import type { RecordTable, Stored } from '../db/records';
+import type { Stored } from '../db/records';
 import { endpoint } from './endpoint';
 import { invalidField, notFound, Problem } from './problem';
 import { readJson } from './readJson';
+import { checked, type RecordKind } from './recordKinds';
 import { saveRecord } from './records';
-import { type Workshop, workshop } from './workshop';
-
-interface NamedItem {
-  id: string;
-  name: string;
-}
-
-/** A kind of record, and how its records are kept. */
-interface RecordKind<Item extends NamedItem> {
-  /** What one is called in an error. */
-  what: string;
-  table(workshop: Workshop): RecordTable<Item>;
-  schema: z.ZodType<Item>;
-  newSchema: z.ZodType<Omit<Item, 'id'>>;
-  /** Looks at all of them after a write, which is taken back when it throws. */
-  check?(workshop: Workshop): void;
-  /** Throws when a record may not become another. */
-  allow?(workshop: Workshop, before: Item, after: Item): void;
-  /** Takes one away; left out where that is not possible. */
-  remove?(workshop: Workshop, id: string): void;
-}
+import { workshop } from './workshop';
 
 /**
  * The endpoints of a kind of record, for a route `[...id]`: `GET` and `POST` of the list without an id; `GET`, `PUT`
  * against the revision it was read at, and `DELETE` of one.
  */
-export function recordEndpoints<Item extends NamedItem>(kind: RecordKind<Item>) {
-  const { what, table, schema, newSchema, check = () => {}, allow = () => {} } = kind;
+export function recordEndpoints<Item extends { id: string; name: string }>(kind: RecordKind<Item>) {
+  const { what, table, schema, newSchema, check, allow = () => {} } = kind;
   const saveSchema = z.strictObject({ item: schema, revision: z.int().positive() });
   const found = (id: string): Stored<Item> => {
     const stored = table(workshop()).find(id);
@@ -72,30 +53,10 @@ export function recordEndpoints<Item extends NamedItem>(kind: RecordKind<Item>) 
   };
 }
 
-/** Takes away a record that nothing else rests on. */
-export function removeFrom<Item extends NamedItem>({
-  what,
-  table,
-}: Pick<RecordKind<Item>, 'what' | 'table'>) {
-  return (open: Workshop, id: string) => {
-    if (!table(open).remove(id)) throw notFound(what, id);
-  };
-}
-
 function nothingAnswers({ request, url }: APIContext): Problem {
   return new Problem(
     404,
     'no-such-endpoint',
     `Nothing answers ${request.method} ${url.pathname.slice(0, 100)}.`,
   );
-}
-
-/** Writes, and takes it back when the records do not fit together any more. */
-function checked<Saved>(open: Workshop, check: (workshop: Workshop) => void, write: () => Saved): Saved {
-  const work = open.db.transaction(() => {
-    const saved = write();
-    check(open);
-    return saved;
-  });
-  return work.immediate();
 }

@@ -19,6 +19,7 @@ import { planTable } from '../db/plans';
 import { putAwayTable } from '../db/putAway';
 import { recordReader } from '../db/readRecord';
 import { type RecordTable, recordTable } from '../db/records';
+import { recordVersionTable } from '../db/recordVersions';
 import { runTable } from '../db/runs';
 import { completeMaterial } from '../db/upcasters/material';
 import { completeMold } from '../db/upcasters/mold';
@@ -43,6 +44,8 @@ export interface Workshop {
   /** The choices, as they are saved. */
   houseRules: ReturnType<typeof houseRulesTable>;
   putAway: ReturnType<typeof putAwayTable>;
+  /** What records were before. */
+  versions: ReturnType<typeof recordVersionTable>;
   /** The choices with jugs and scales, as everything is worked out by. */
   rules(): HouseRules;
   now(): string;
@@ -80,6 +83,7 @@ export function openWorkshop(dataFolder: string, now = () => new Date().toISOStr
     scales,
     houseRules,
     putAway: putAwayTable(db),
+    versions: recordVersionTable(db),
     rules,
     now,
     newId: () => crypto.randomUUID(),

@@ -248,10 +248,10 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await expect(page.getByLabel('Largest grain of grit')).toHaveValue('1.25');
   await expect(page.getByLabel('Stays in the jug, of a new plan')).toHaveValue('0.5');
   await page.getByRole('button', { name: 'Take out Letter scale' }).click();
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('bears 453.592 g')).toBeVisible();
   await page.getByRole('button', { name: 'Take out Letter scale' }).click();
-  await expect(page.getByText('Taken out: Letter scale.')).toBeVisible();
+  await expect(page.getByText('Letter scale is taken away.')).toBeVisible();
   // Two jugs of one name are two jugs: one goes, the other stays.
   const jugs = page.getByRole('region', { name: 'Jugs' });
   for (const holds of ['600', '0', '1 L']) {

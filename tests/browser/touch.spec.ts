@@ -157,7 +157,7 @@ test('by touch on a tablet: a lot is entered in spoken units, counted, and a mat
   // It has a lot, so it stays on record and is archived.
   await page.getByRole('tab', { name: 'Record' }).tap();
   await page.getByRole('button', { name: 'Delete' }).tap();
-  await page.getByRole('button', { name: 'Delete for good' }).tap();
+  await page.getByRole('button', { name: 'Yes, delete it' }).tap();
   await page.getByRole('button', { name: 'Archive it' }).tap();
   await expect(page.getByRole('button', { name, exact: true })).toBeHidden();
   await page.getByLabel('with archived ones').check();

@@ -81,6 +81,12 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       .prepare(`UPDATE ${table} SET ${column} = ? WHERE rowid = (SELECT max(rowid) FROM ${table})`)
       .run('[17]').changes;
     assert.equal(changed, 1, table);
+    const records = ['material', 'mold', 'lot', 'jug', 'scale'].flatMap((kind) =>
+      db
+        .prepare<[], { id: string }>(`SELECT id FROM ${kind}s`)
+        .all()
+        .map(({ id }) => `/records/${kind}/${id}`),
+    );
     db.close();
     const server = await startServer(folder.path);
     t.after(() => server.stop());
@@ -95,6 +101,8 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       ...['/bench', '/log', '/log?q=a', '/house-rules', '/copies', '/log/run-done', '/log/run-done/sheet'],
       ...plans.flatMap((id) => [`/plans/${id}`, `/plans/${id}/sheet`, `/plans/${id}/versions`]),
       '/bench/run-open',
+      ...records,
+      '/records/house-rules/1',
     ];
     for (const path of pages) {
       const answer = await fetch(server.base + path);

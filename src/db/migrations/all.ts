@@ -10,6 +10,7 @@ import { stockItems } from './0008_stock_items';
 import { jugsAndScales } from './0009_jugs_and_scales';
 import { plansByChange } from './0010_plans_by_change';
 import { putAway } from './0011_put_away';
+import { recordVersions } from './0012_record_versions';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -24,4 +25,5 @@ export const MIGRATIONS: readonly Migration[] = [
   jugsAndScales,
   plansByChange,
   putAway,
+  recordVersions,
 ];

@@ -17,7 +17,7 @@ const LABELS = { name: 'Name of the jug', holds: 'Holds to the brim, mL' };
 /** The jugs of the workshop, and what they take to the brim. */
 export function Jugs({ start }: { start: StoredItem<Jug>[] }) {
   const showing = useShowing();
-  const jugs = useRecords('/api/jugs', start);
+  const jugs = useRecords('/api/jugs', 'jug', start);
   const setTaught = async (stored: StoredItem<Jug>, taught: Taught[]) =>
     (await jugs.save({ ...stored.item, taught }, stored)) === null;
   return (

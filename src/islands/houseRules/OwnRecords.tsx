@@ -1,7 +1,9 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { StoredItem } from '../shared/saveQueue';
+import { UndoLine } from '../shared/UndoLine';
 import type { useRecords } from '../shared/useRecords';
+import { VersionsLink } from '../shared/VersionsLink';
 
 interface Props<Item extends { id: string; name: string }> {
   own: ReturnType<typeof useRecords<Item>>;
@@ -13,18 +15,8 @@ interface Props<Item extends { id: string; name: string }> {
 
 /** What the workshop owns of a kind, each with a way to take it out and to put it back. */
 export function OwnRecords<Item extends { id: string; name: string }>({ own, says, more }: Props<Item>) {
-  const [takenOut, setTakenOut] = useState<Item | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  async function takeOut(item: Item) {
-    const refused = await own.remove(item.id);
-    setProblem(refused?.detail ?? null);
-    if (!refused) setTakenOut(item);
-  }
-  async function putBack({ id: _, ...item }: Item) {
-    const refused = await own.save(item, null);
-    setProblem(refused?.detail ?? null);
-    if (!refused) setTakenOut(null);
-  }
+  const takeOut = async (item: Item) => setProblem((await own.remove(item.id))?.detail ?? null);
   return (
     <>
       <ul>
@@ -33,6 +25,7 @@ export function OwnRecords<Item extends { id: string; name: string }>({ own, say
             <span className="flex-1">
               <strong>{stored.item.name}</strong>: {says(stored.item)}
             </span>
+            <VersionsLink kind={own.kind} id={stored.item.id} name={stored.item.name} isIcon />
             <button
               type="button"
               className="btn btn-ghost btn-square min-h-11 min-w-11"
@@ -45,18 +38,7 @@ export function OwnRecords<Item extends { id: string; name: string }>({ own, say
           </li>
         ))}
       </ul>
-      {takenOut && (
-        <p role="status" className="flex items-center gap-2 text-sm">
-          Taken out: {takenOut.name}.
-          <button
-            type="button"
-            className="btn btn-secondary btn-sm min-h-11"
-            onClick={() => void putBack(takenOut)}
-          >
-            Put it back
-          </button>
-        </p>
-      )}
+      {own.last?.did === 'taken away' && <UndoLine of={own} />}
       {problem && (
         <p role="alert" className="text-error text-sm">
           {problem}

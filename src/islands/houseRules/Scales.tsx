@@ -12,7 +12,7 @@ import { OwnRecords } from './OwnRecords';
 /** The scales of the workshop: how finely they read and how much they bear. */
 export function Scales({ start }: { start: StoredItem<Scale>[] }) {
   const showing = useShowing();
-  const scales = useRecords('/api/scales', start);
+  const scales = useRecords('/api/scales', 'scale', start);
   const figure = (massG: number) => `${showNumber(massG, 3, showing.locale, 0)} g`;
   const unit = massUnit(showing.system);
   return (

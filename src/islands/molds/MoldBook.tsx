@@ -9,6 +9,7 @@ import { Section } from '../section/Section';
 import { callApi } from '../shared/api';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
+import { UndoLine } from '../shared/UndoLine';
 import { useRecords } from '../shared/useRecords';
 import { MoldEditor } from './MoldEditor';
 
@@ -27,7 +28,8 @@ interface Props {
 
 function MoldBook({ start, usualFill, bases, archived }: Props) {
   const showing = useShowing();
-  const { records, save, put } = useRecords<Mold>('/api/molds', start);
+  const own = useRecords<Mold>('/api/molds', 'mold', start);
+  const { records, save, put } = own;
   const [open, setOpen] = useState<StoredMold | 'new' | null>(null);
   const [withArchived, setWithArchived] = useState(false);
   const isArchived = ({ item }: StoredMold) => archived.includes(item.id);
@@ -51,6 +53,7 @@ function MoldBook({ start, usualFill, bases, archived }: Props) {
           New mold
         </button>
       </header>
+      <UndoLine of={own} onUndone={() => setOpen(null)} />
       <div className={`grid items-start gap-4 ${open ? 'xl:grid-cols-[1fr_27rem]' : ''}`}>
         {open && (
           <div className="xl:order-last">

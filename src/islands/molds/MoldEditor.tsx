@@ -72,6 +72,7 @@ export function MoldEditor({ was, usualFill, bases, save, onTheirs, onDone }: Ed
         onSubmit={(then) => void form.handleSubmit((read) => then(read))()}
         onTheirs={onTheirs}
         onDone={onDone}
+        before={was ? { kind: 'mold', id: was.item.id } : undefined}
       >
         <div className="grid gap-3 sm:grid-cols-2">
           {fields

@@ -2,6 +2,7 @@ import { type ReactNode, useState } from 'react';
 import type { ApiProblem } from './api';
 import { RecordProblem } from './RecordProblem';
 import type { StoredItem } from './saveQueue';
+import { VersionsLink } from './VersionsLink';
 
 interface Props<Item> {
   title: string;
@@ -17,13 +18,15 @@ interface Props<Item> {
   /** Left out where the record is new for certain, and nobody can have changed it elsewhere. */
   onTheirs?: ((theirs: StoredItem<Item>) => void) | undefined;
   onDone(): void;
+  /** What its versions are called; left out for a new one. */
+  before?: { kind: string; id: string } | undefined;
   /** Takes the record away; left out where that is not possible. */
   onRemove?: (() => void) | undefined;
 }
 
 /** The frame of the shelf's and the mold book's forms: saving, and what to do when someone else saved first. */
 export function RecordForm<Item>(props: Props<Item>) {
-  const { title, busy, children, told, onSubmit, was, save, onTheirs, onDone, onRemove } = props;
+  const { title, busy, children, told, onSubmit, was, save, onTheirs, onDone, onRemove, before } = props;
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [sure, setSure] = useState(false);
 
@@ -60,15 +63,17 @@ export function RecordForm<Item>(props: Props<Item>) {
             onSaveCopy={() => submitAgainst(null)}
           />
         )}
-        <div className="flex justify-end gap-2">
+        <div className="flex flex-wrap justify-end gap-2">
+          {before && <VersionsLink {...before} name={title} />}
+          <span className="flex-1" />
           {onRemove && (
             <button
               type="button"
-              className={`btn mr-auto ${sure ? 'btn-error' : 'btn-ghost text-error'}`}
+              className={`btn ${sure ? 'btn-error' : 'btn-ghost text-error'}`}
               onClick={() => (sure ? onRemove() : setSure(true))}
               onBlur={() => setSure(false)}
             >
-              {sure ? 'Delete for good' : 'Delete'}
+              {sure ? 'Yes, delete it' : 'Delete'}
             </button>
           )}
           <button type="button" className="btn btn-ghost" onClick={onDone}>

@@ -8,6 +8,7 @@ import { showMass, showMoney, showNumber } from '../../core/units/showQuantity';
 import { showDay, showMoment } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
 import { useShowing } from '../shared/showing';
+import { VersionsLink } from '../shared/VersionsLink';
 import { LotForm } from './LotForm';
 import type { LotView } from './lotView';
 import { StockForm } from './StockForm';
@@ -194,6 +195,7 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
           <button type="button" className="btn btn-sm btn-ghost min-h-11" onClick={() => setEditing('label')}>
             Change the label
           </button>
+          <VersionsLink kind="lot" id={item.id} name={item.number} />
         </div>
       )}
     </details>

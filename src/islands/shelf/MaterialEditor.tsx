@@ -72,6 +72,7 @@ export function MaterialEditor(props: Props) {
         onSubmit={submit}
         onTheirs={onTheirs}
         onDone={onDone}
+        before={was ? { kind: 'material', id: was.item.id } : undefined}
         onRemove={was && remove ? takeAway : undefined}
         told={
           <>

@@ -5,6 +5,7 @@ import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
+import { UndoLine } from '../shared/UndoLine';
 import { useRecords } from '../shared/useRecords';
 import { ImportCsv } from './ImportCsv';
 import { Lots } from './Lots';
@@ -26,7 +27,8 @@ interface Props {
 /** Materials with their limits and what is left of them; unknown is said as “not known”, never as zero. */
 function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) {
   const showing = useShowing();
-  const { records, save, put, remove } = useRecords<Material>('/api/materials', start);
+  const own = useRecords<Material>('/api/materials', 'material', start);
+  const { records, save, put, remove } = own;
   const [stock, setStock] = useState(startStock);
   const [open, setOpen] = useState<StoredItem<Material> | 'new' | null>(
     () => start.find(({ item }) => item.id === asked) ?? null,
@@ -64,6 +66,7 @@ function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) 
             New material
           </button>
         </header>
+        <UndoLine of={own} onUndone={() => setOpen(null)} />
         <ShelfFilters wanted={wanted} onChange={setWanted} />
         <div className={`grid items-start gap-3 ${open ? 'xl:grid-cols-[1fr_34rem]' : ''}`}>
           {open && (

@@ -1,12 +1,4 @@
-import { jugSchema, newJugSchema } from '../../../core/houseRules/jugSchema';
-import { recordEndpoints, removeFrom } from '../../../server/recordEndpoints';
-import type { Workshop } from '../../../server/workshop';
+import { recordEndpoints } from '../../../server/recordEndpoints';
+import { RECORD_KINDS } from '../../../server/recordKinds';
 
-const kind = { what: 'jug', table: (open: Workshop) => open.jugs };
-
-export const { GET, POST, PUT, DELETE } = recordEndpoints({
-  ...kind,
-  schema: jugSchema,
-  newSchema: newJugSchema,
-  remove: removeFrom(kind),
-});
+export const { GET, POST, PUT, DELETE } = recordEndpoints(RECORD_KINDS.jug);

@@ -1,14 +1,4 @@
-import { materialSchema, newMaterialSchema } from '../../../core/materials/materialSchema';
-import { checkBlends } from '../../../server/importShelf';
-import { allowMaterial, deleteMaterial } from '../../../server/materials';
 import { recordEndpoints } from '../../../server/recordEndpoints';
+import { RECORD_KINDS } from '../../../server/recordKinds';
 
-export const { GET, POST, PUT, DELETE } = recordEndpoints({
-  what: 'material',
-  table: ({ materials }) => materials,
-  schema: materialSchema,
-  newSchema: newMaterialSchema,
-  check: checkBlends,
-  allow: allowMaterial,
-  remove: deleteMaterial,
-});
+export const { GET, POST, PUT, DELETE } = recordEndpoints(RECORD_KINDS.material);

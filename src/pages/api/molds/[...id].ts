@@ -1,9 +1,4 @@
-import { moldSchema, newMoldSchema } from '../../../core/molds/moldSchema';
 import { recordEndpoints } from '../../../server/recordEndpoints';
+import { RECORD_KINDS } from '../../../server/recordKinds';
 
-export const { GET, POST, PUT, DELETE } = recordEndpoints({
-  what: 'mold',
-  table: ({ molds }) => molds,
-  schema: moldSchema,
-  newSchema: newMoldSchema,
-});
+export const { GET, POST, PUT, DELETE } = recordEndpoints(RECORD_KINDS.mold);

@@ -1,12 +1,4 @@
-import { newScaleSchema, scaleSchema } from '../../../core/houseRules/scaleSchema';
-import { recordEndpoints, removeFrom } from '../../../server/recordEndpoints';
-import type { Workshop } from '../../../server/workshop';
+import { recordEndpoints } from '../../../server/recordEndpoints';
+import { RECORD_KINDS } from '../../../server/recordKinds';
 
-const kind = { what: 'scale', table: (open: Workshop) => open.scales };
-
-export const { GET, POST, PUT, DELETE } = recordEndpoints({
-  ...kind,
-  schema: scaleSchema,
-  newSchema: newScaleSchema,
-  remove: removeFrom(kind),
-});
+export const { GET, POST, PUT, DELETE } = recordEndpoints(RECORD_KINDS.scale);

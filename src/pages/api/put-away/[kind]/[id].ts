@@ -1,11 +1,11 @@
 import { z } from '../../../../core/zod';
 import { endpoint, param } from '../../../../server/endpoint';
 import { notFound } from '../../../../server/problem';
-import { setStanding } from '../../../../server/putAway';
+import { PUT_AWAY_KINDS, setStanding } from '../../../../server/putAway';
 import { readJson } from '../../../../server/readJson';
 import { workshop } from '../../../../server/workshop';
 
-const kindSchema = z.enum(['plan', 'mold', 'run']);
+const kindSchema = z.enum(PUT_AWAY_KINDS);
 const standingSchema = z.strictObject({ state: z.enum(['shown', 'archived', 'deleted']) });
 
 /** Puts a record out of its lists, or back. */
