@@ -3,7 +3,7 @@ import { type HouseChoices, USUAL_HOUSE_CHOICES } from '../core/houseRules/house
 import { houseChoicesSchema } from '../core/houseRules/houseRulesSchema';
 import { itemOf, recordReader } from './readRecord';
 import type { AsKept, Stored } from './records';
-import type { RecordVersion } from './recordVersions';
+import type { KeptText } from './recordVersions';
 import { withDefaults, without } from './upcasters/fields';
 
 const READER = recordReader(houseChoicesSchema, [
@@ -42,8 +42,10 @@ export function houseRulesTable(db: Database.Database) {
         }
       );
     },
+    /** The shape that is written today. */
+    shape: READER.shape,
     /** What the choices were before, as they can be read. */
-    readVersion: ({ record, shape }: RecordVersion) => READER.read('house rules', record, shape),
+    readVersion: ({ record, shape }: KeptText) => READER.read('house rules', record, shape),
     write(choices: HouseChoices, revision: number, at: string): void {
       write.run(JSON.stringify(choices), READER.shape, revision, at);
     },

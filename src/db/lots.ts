@@ -7,7 +7,7 @@ import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
 import { keptUntilWritten } from './keptUntilWritten';
 import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { AsKept, Stored } from './records';
-import type { RecordVersion } from './recordVersions';
+import type { KeptText } from './recordVersions';
 import { lotOfItem } from './upcasters/lot';
 
 const READER = recordReader(lotSchema, [lotOfItem]);
@@ -74,6 +74,7 @@ export function lotTable(db: Database.Database) {
   const entriesOfRun = db.prepare<[string], EntryRow>(
     `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
   );
+  const everyEntry = db.prepare<[], EntryRow>(`${ENTRY} ORDER BY place`);
   const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
   const read = ({ id, record, shape, revision }: Row) => {
     const lot = READER.read(id, record, shape);
@@ -120,8 +121,10 @@ export function lotTable(db: Database.Database) {
         }
       );
     },
+    /** The shape that is written today. */
+    shape: READER.shape,
     /** What a lot was before, as it can be read. */
-    readVersion: (id: string, { record, shape }: RecordVersion) => READER.read(id, record, shape),
+    readVersion: (id: string, { record, shape }: KeptText) => READER.read(id, record, shape),
     /** Those that can be read, in the order they were bought. */
     all: (): Stored<Lot>[] => readable(all.all().map(read)),
     broken: (): BrokenRecord[] => broken(all.all().map(read)),
@@ -145,6 +148,8 @@ export function lotTable(db: Database.Database) {
       return row && entry(row);
     },
     entriesOfLot: (lotId: string): StockEntry[] => entriesOfLot.all(lotId).map(entry),
+    /** All of them, in the order they were made. */
+    everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
     entriesOfRun: (runId: string): StockEntry[] => entriesOfRun.all(runId).map(entry),
   };
 }

@@ -16,6 +16,7 @@ import {
   readable,
   recordReader,
 } from './readRecord';
+import type { KeptText } from './recordVersions';
 
 interface Row {
   id: string;
@@ -142,6 +143,10 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     /** Every version of a plan as it can be read, or not. */
     versionsRead: (id: string) =>
       versionsOf.all(id).map((row) => ({ version: row.version, changedAt: row.changed_at, read: read(row) })),
+    /** The shape that is written today. */
+    shape: SHAPE,
+    /** A version of a plan from its text. */
+    readText: (id: string, { record, shape }: KeptText) => planOf(id, record, shape),
     /** Forgets for good what was deleted before a moment. */
     forgetDeleted: db.transaction((before: string): void => {
       for (const statement of forget) statement.run(before);

@@ -23,6 +23,9 @@ interface Row {
   until: string;
 }
 
+/** As much of a version as it is read by. */
+export type KeptText = Pick<RecordVersion, 'record' | 'shape'>;
+
 /** Written by the database itself, at every save. */
 export function recordVersionTable(db: Database.Database) {
   const COLUMNS = 'revision, record, shape, changed_at, until';

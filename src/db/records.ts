@@ -2,7 +2,7 @@ import type Database from 'better-sqlite3';
 import { ok, type Result } from '../core/result';
 import { keptUntilWritten } from './keptUntilWritten';
 import { type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
-import type { RecordVersion } from './recordVersions';
+import type { KeptText } from './recordVersions';
 
 /** A record with the count of its saves. */
 export interface Stored<Item> {
@@ -81,8 +81,10 @@ export function recordTable<Item extends { id: string; name: string }>(
         }
       );
     },
+    /** The shape that is written today. */
+    shape: reader.shape,
     /** What a record was before, as it can be read. */
-    readVersion: (id: string, { record, shape }: RecordVersion) => reader.read(id, record, shape),
+    readVersion: (id: string, { record, shape }: KeptText) => reader.read(id, record, shape),
     /** @param revision from which its saves are counted on, where one of the id was there before */
     insert(item: Item, at: string, revision = 1): void {
       insert.run(item.id, JSON.stringify(item), reader.shape, revision, at);

@@ -1,8 +1,14 @@
 import type Database from 'better-sqlite3';
 import type { HouseRules } from '../core/houseRules/houseRules';
 import type { Sheet } from '../core/plan/sheet';
-import { ok, type Result } from '../core/result';
-import { eventSourceSchema, type RecordedEvent, type Run, runEventSchema } from '../core/run/run';
+import { fail, ok, type Result } from '../core/result';
+import {
+  eventSourceSchema,
+  type RecordedEvent,
+  type Run,
+  type RunEvent,
+  runEventSchema,
+} from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
 import { folded } from './folded';
 import { isShown } from './putAway';
@@ -132,7 +138,11 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
       events: recorded,
     });
   };
-  return { shape: () => snapshotReader().shape, read: runOf };
+  return {
+    shape: () => snapshotReader().shape,
+    read: runOf,
+    readSnapshot: (id: string, text: string, shape: number) => snapshotReader().read(id, text, shape),
+  };
 }
 
 /** @param rulesNow what a run from before snapshots is shown by */
@@ -168,6 +178,18 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     countOfPlan: (planId: string): number => sql.ofPlan.get(planId)?.total ?? 0,
     /** The last finished runs in a mold. */
     ofMold: (moldId: string, limit: number): Run[] => readable(sql.ofMold.all(moldId, limit).map(runs.read)),
+    /** The shapes that are written today. */
+    shapes: () => ({ snapshot: runs.shape(), event: EVENT_SHAPE }),
+    /** The snapshot of a run from its text. */
+    readSnapshot: runs.readSnapshot,
+    /** An event of a run from its text. */
+    readEvent(runId: string, text: string, shape: number): Result<RunEvent, BrokenRecord> {
+      if (shape >= EVENT_SHAPE) return EVENTS.read(runId, text, shape);
+      const row = sql.one.get(runId);
+      const snapshot = row && runs.readSnapshot(row.id, row.snapshot, row.shape);
+      if (!snapshot?.success) return fail({ id: runId, text, reason: 'its run can’t be read' });
+      return eventReader(snapshot.data.sheet).read(runId, text, shape);
+    },
     insert({ id, planId, planVersion, startedAt, snapshot }: Run): void {
       sql.insert.run({
         id,

@@ -1,13 +1,15 @@
-import { createWriteStream, existsSync, readdirSync, rmSync } from 'node:fs';
+import { createReadStream, createWriteStream, existsSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { bringBack } from '../db/copies/bringBack';
-import { databaseFrom, oneFileOf } from '../db/copies/oneFile';
+import { copyDatabase } from '../db/copies/copyFolder';
+import { aboutZip, databaseFrom, oneFileOf } from '../db/copies/oneFile';
 import { NoWorkshopError, type WhatItHolds, whatItHolds } from '../db/copies/whatItHolds';
 import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
 import { MIGRATIONS } from '../db/migrations/all';
+import { OPEN_FORMAT } from '../formats/openFormats';
 import { compute } from './compute/threads';
 import { Problem } from './problem';
 import { reopened, type Workshop, workshop } from './workshop';
@@ -28,6 +30,28 @@ export async function saveAll({ db, folder, now, newId }: Workshop): Promise<Nod
   return stream;
 }
 
+/** The whole workshop in open formats, as it is now. */
+export async function saveOpen({ db, folder, now, newId }: Workshop): Promise<NodeJS.ReadableStream> {
+  if (folder === null) throw new RangeError('a workshop that is kept nowhere');
+  const id = newId();
+  const [path, to] = [join(folder, `saving-${id}.tmp`), join(folder, `saving-${id}-open.tmp`)];
+  const remove = (file: string) => {
+    for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
+  };
+  try {
+    await copyDatabase(db, path, check);
+    await compute('writeOpen', { path, to, at: now() }, 'ahead');
+    const stream = createReadStream(to);
+    stream.once('close', () => remove(to));
+    return stream;
+  } catch (error) {
+    remove(to);
+    throw error;
+  } finally {
+    remove(path);
+  }
+}
+
 const check = (path: string) => compute('fault', { path });
 
 /**
@@ -41,7 +65,12 @@ export async function lookInto(folder: string, file: string, id: string): Promis
   for (const name of readdirSync(folder)) if (WAITING.test(name)) rmSync(join(folder, name));
   const path = waitingPath(folder, id);
   try {
-    const at = await databaseFrom(file, path);
+    const about = await aboutZip(file);
+    const at = about?.format === OPEN_FORMAT ? about.at : await databaseFrom(file, path);
+    if (about?.format === OPEN_FORMAT) {
+      const why = await compute('readOpen', { path: file, to: path }, 'ahead');
+      if (why !== null) throw new NoWorkshopError(why);
+    }
     const fault = await check(path);
     if (fault !== null) throw new NoWorkshopError(`it is damaged (${fault})`);
     const holds = whatItHolds(path);

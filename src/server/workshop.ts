@@ -1,104 +1,14 @@
 import { accessSync, constants } from 'node:fs';
-import { join, resolve } from 'node:path';
-import type Database from 'better-sqlite3';
-import type { HouseRules, Jug, Scale } from '../core/houseRules/houseRules';
-import { jugSchema } from '../core/houseRules/jugSchema';
-import { scaleSchema } from '../core/houseRules/scaleSchema';
-import type { Material } from '../core/materials/material';
-import { materialSchema } from '../core/materials/materialSchema';
-import { barsPerCavity } from '../core/molds/bars';
-import type { Mold } from '../core/molds/mold';
-import { moldSchema } from '../core/molds/moldSchema';
-import { openDatabase } from '../db/connection';
-import { DATABASE_FILE, FolderInUseError, lockFolder } from '../db/dataFolder.mjs';
-import { houseRulesTable } from '../db/houseRules';
-import { lotTable } from '../db/lots';
+import { resolve } from 'node:path';
+import { FolderInUseError, lockFolder } from '../db/dataFolder.mjs';
 import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
-import { planTable } from '../db/plans';
-import { putAwayTable } from '../db/putAway';
-import { recordReader } from '../db/readRecord';
-import { type RecordTable, recordTable } from '../db/records';
-import { recordVersionTable } from '../db/recordVersions';
-import { runTable } from '../db/runs';
-import { completeMaterial } from '../db/upcasters/material';
-import { completeMold } from '../db/upcasters/mold';
-import { checkWhole } from '../db/whole';
 import { copiesByDay } from './copies';
 import { databaseProblem } from './databaseProblem';
+import { openWorkshop, type Workshop } from './openWorkshop';
 import { Problem } from './problem';
-import { rulesReader } from './rulesReader';
 
-/** Everything a use case works on: the tables, and the time as ISO 8601. */
-export interface Workshop {
-  db: Database.Database;
-  /** Where its file and all that belongs to it lies; null where nothing is kept. */
-  folder: string | null;
-  materials: RecordTable<Material>;
-  molds: RecordTable<Mold>;
-  plans: ReturnType<typeof planTable>;
-  runs: ReturnType<typeof runTable>;
-  lots: ReturnType<typeof lotTable>;
-  jugs: RecordTable<Jug>;
-  scales: RecordTable<Scale>;
-  /** The choices, as they are saved. */
-  houseRules: ReturnType<typeof houseRulesTable>;
-  putAway: ReturnType<typeof putAwayTable>;
-  /** What records were before. */
-  versions: ReturnType<typeof recordVersionTable>;
-  /** The choices with jugs and scales, as everything is worked out by. */
-  rules(): HouseRules;
-  now(): string;
-  newId(): string;
-}
-
-/**
- * Opens the workshop in a data folder, made when it is not there; `:memory:` keeps nothing.
- *
- * @throws DamagedDatabaseError where the file is gone, empty or not whole
- * @throws NewerDatabaseError
- */
-export function openWorkshop(dataFolder: string, now = () => new Date().toISOString()): Workshop {
-  const inMemory = dataFolder === ':memory:';
-  const path = inMemory ? dataFolder : join(dataFolder, DATABASE_FILE);
-  if (!inMemory) {
-    makeFolder(dataFolder);
-    checkWhole(path);
-  }
-  const db = openDatabase(path);
-  const houseRules = houseRulesTable(db);
-  const jugs = recordTable<Jug>(db, 'jugs', recordReader(jugSchema));
-  const scales = recordTable<Scale>(db, 'scales', recordReader(scaleSchema));
-  const rules = rulesReader(houseRules, jugs, scales);
-  const molds = recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold]));
-  return {
-    db,
-    folder: inMemory ? null : dataFolder,
-    materials: recordTable<Material>(db, 'materials', recordReader(materialSchema, [completeMaterial])),
-    molds,
-    plans: planTable(db, (id) => barsOfMold(molds, id)),
-    runs: runTable(db, rules),
-    lots: lotTable(db),
-    jugs,
-    scales,
-    houseRules,
-    putAway: putAwayTable(db),
-    versions: recordVersionTable(db),
-    rules,
-    now,
-    newId: () => crypto.randomUUID(),
-  };
-}
-
-/** A mold that is gone or can't be read is taken as one that is not sliced; its plans say so themselves. */
-function barsOfMold(molds: Workshop['molds'], id: string): number {
-  try {
-    const mold = molds.find(id)?.item;
-    return mold ? barsPerCavity(mold) : 1;
-  } catch {
-    return 1;
-  }
-}
+export { openWorkshop, type Workshop };
 
 /** How long a deleted plan can be brought back. */
 export const DELETED_KEPT_DAYS = 30;

@@ -134,6 +134,16 @@ test('a copy is looked into and brought back over the page’s endpoints, and th
   await send(server.base, 'POST', '/api/copies/bring-back', { id: again.body.id });
   assert.equal((await send(server.base, 'GET', '/api/plans')).body.length, 2);
   assert.equal((await send(server.base, 'POST', '/api/plans/import', file)).status, 201);
+  // In open formats it comes back the same way; what people read of it is a file of its own, too.
+  const plans = (await send(server.base, 'GET', '/api/plans')).body;
+  const open = await fetch(`${server.base}/api/copies/whole?in=open-formats`);
+  const opened = await look(new Uint8Array(await open.arrayBuffer()), 'application/zip');
+  assert.deepEqual([open.status, opened.body.holds.plans], [200, 3]);
+  const returned = await send(server.base, 'POST', '/api/copies/bring-back', { id: opened.body.id });
+  assert.deepEqual([returned.status, (await send(server.base, 'GET', '/api/plans')).body], [200, plans]);
+  assert.equal((await fetch(`${server.base}/api/copies/whole?in=constructor`)).status, 422);
+  for (const path of ['/api/log/csv', '/api/log/csv?of=weights&style=semicolon', '/api/shelf/csv?of=stock'])
+    assert.match(await (await fetch(server.base + path)).text(), /^\uFEFF?\w+[,;]/, path);
   for (const name of ['../workshop.sqlite', 'constructor', '']) {
     const { status } = await look(JSON.stringify({ name }), 'application/json');
     assert.ok(status === 404 || status === 422, name);

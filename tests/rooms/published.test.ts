@@ -4,19 +4,20 @@ import test from 'node:test';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { findingSchema } from '../../src/core/checks/findingSchema';
 import { planFileSchema } from '../../src/core/plan/planSchema';
+import { OPEN_VERSION, openJsonSchema } from '../../src/formats/openFormats';
 import { PLAN_FILE_VERSIONS, planJsonSchema } from '../../src/formats/planJsonSchema';
 import { additive, fragrance, planFile } from '../support/planFiles';
 
-const published = (version: number) =>
-  JSON.parse(readFileSync(`docs/schemas/plan-${version}.schema.json`, 'utf8'));
+const published = (name: string) => JSON.parse(readFileSync(`docs/schemas/${name}.schema.json`, 'utf8'));
 
 test('the published schemas are those the product checks with; npm run schema writes them', () => {
   for (const version of PLAN_FILE_VERSIONS)
-    assert.deepEqual(published(version), JSON.parse(JSON.stringify(planJsonSchema(version))));
+    assert.deepEqual(published(`plan-${version}`), JSON.parse(JSON.stringify(planJsonSchema(version))));
+  assert.deepEqual(published(`workshop-${OPEN_VERSION}`), JSON.parse(JSON.stringify(openJsonSchema())));
 });
 
 test('an independent validator (Ajv, JSON Schema 2020-12) takes and refuses the same files', () => {
-  const validate = new Ajv2020({ strict: false }).compile(published(2));
+  const validate = new Ajv2020({ strict: false }).compile(published('plan-2'));
   const good = planFile([
     {
       doses: [

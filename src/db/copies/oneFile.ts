@@ -57,6 +57,25 @@ export async function oneFileOf(
   }
 }
 
+/** Why a zip holds a workshop: as one file, or in open formats; with the moment it was made. Null for anything else. */
+export async function aboutZip(path: string): Promise<{ format: string; at: string } | null> {
+  if (await isDatabase(path)) return null;
+  const zip = await yauzl.openPromise(path, { lazyEntries: true }).catch(() => null);
+  try {
+    for await (const entry of zip?.eachEntry() ?? [])
+      if (entry.fileName === ABOUT && zip && entry.uncompressedSize <= LARGEST_ABOUT) {
+        const text = await textOf(await zip.openReadStreamPromise(entry));
+        const read = z.object({ format: z.string(), at: z.iso.datetime() }).safeParse(parsed(text));
+        return read.success ? read.data : null;
+      }
+    return null;
+  } catch {
+    return null;
+  } finally {
+    zip?.close();
+  }
+}
+
 async function zipOf(databasePath: string, at: string, holds: WhatItHolds) {
   const about = { format: FORMAT, version: 1, at, sha256: await sha256Of(databasePath), holds };
   const zip = new ZipFile();

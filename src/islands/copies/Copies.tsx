@@ -86,7 +86,14 @@ function Copies({ copies, keptAs }: Props) {
             Take it along
           </h2>
           <p>Everything in one file, as it is now. Keep it on a stick, or on another machine.</p>
+          <p className="quiet text-sm">
+            In open formats it is JSON and CSV for other programs, and can be brought back here, too.
+          </p>
         </div>
+        <a className="btn btn-secondary" href="/api/copies/whole?in=open-formats" download>
+          <Download size={20} aria-hidden="true" />
+          In open formats
+        </a>
         <a className="btn btn-primary" href="/api/copies/whole" download>
           <Download size={20} aria-hidden="true" />
           Save a copy

@@ -2,10 +2,11 @@ import { ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { isCounted, type Material } from '../../core/materials/material';
 import { type Lot, minorPerOne } from '../../core/stock/lot';
-import type { LotStock, StockEntry } from '../../core/stock/stock';
+import type { LotStock } from '../../core/stock/stock';
 import { minorUnitsOf } from '../../core/units/money';
 import { showMass, showMoney, showNumber } from '../../core/units/showQuantity';
 import { showDay, showMoment } from '../../words/en/showTime';
+import { ENTRY_NAMES } from '../../words/en/stock/entryNames';
 import { callApi } from '../shared/api';
 import { useShowing } from '../shared/showing';
 import { VersionsLink } from '../shared/VersionsLink';
@@ -106,13 +107,6 @@ interface RowProps {
   amount(value: number): string;
   onSaved(view: LotView): void;
 }
-
-const ENTRY_NAMES: Record<StockEntry['kind'], string> = {
-  bought: 'Bought',
-  used: 'Used in a run',
-  correction: 'Correction',
-  count: 'Counted',
-};
 
 function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
   const showing = useShowing();

@@ -150,6 +150,8 @@ const EXPORTS = [
   ['materials', '&style=semicolon', 'Materials, semicolons and decimal comma'],
   ['lots', '', 'Lots, commas'],
   ['lots', '&style=semicolon', 'Lots, semicolons and decimal comma'],
+  ['stock', '', 'What came and went, commas'],
+  ['stock', '&style=semicolon', 'What came and went, semicolons and decimal comma'],
 ] as const;
 
 function ExportMenu() {

@@ -39,7 +39,7 @@ export async function compute<Of extends Name>(
   urgency: Urgency = 'asked',
 ): Promise<Output<Of>> {
   const asked = { name, input };
-  if (!pools) return workOut(asked);
+  if (!pools) return await workOut(asked);
   const signal = AbortSignal.timeout(LIMIT_MS[urgency]);
   try {
     return (await pools[urgency].run(asked, { signal })) as Output<Of>;
@@ -53,6 +53,8 @@ const MENDS: Record<Name, string> = {
   review: 'Make the plan smaller, with fewer pours, doses or pieces.',
   pourPlan: 'Make the plan smaller, with fewer pours, doses or pieces.',
   csv: 'Split the file, and bring the parts in one after the other.',
+  writeOpen: 'Save a copy of the whole workshop instead: it is not read for that.',
+  readOpen: 'Bring it back with npm run restore.',
   fault: 'Try again when the machine has less to do.',
 };
 

@@ -1,27 +1,21 @@
 import { CSV_LIMITS } from '../../../formats/csv';
 import { CSV_CONTENTS, type CsvContent } from '../../../formats/shelfCsv';
+import { csvHeaders, csvStyle } from '../../../server/csvAnswer';
 import { endpoint, problemOf } from '../../../server/endpoint';
+import { stockText } from '../../../server/openFormats/csvFiles';
 import { invalidField, Problem } from '../../../server/problem';
 import { readBytes } from '../../../server/readJson';
 import { importCsv, shelfCsv } from '../../../server/shelfCsv';
 import { workshop } from '../../../server/workshop';
 
-/** The materials or the lots as a CSV file; `?style=semicolon` for spreadsheets with a decimal comma. */
+/** The materials, the lots or what changed the stock as a CSV file. */
 export const GET = ({ url }: { url: URL }) => {
   try {
-    const of = contentOf(url);
-    const semicolon = url.searchParams.get('style') === 'semicolon';
-    const style = semicolon
-      ? ({ delimiter: ';', decimal: ',' } as const)
-      : ({ delimiter: ',', decimal: '.' } as const);
+    const of = url.searchParams.get('of') === 'stock' ? 'stock' : contentOf(url);
+    const style = csvStyle(url);
     // A byte order mark tells spreadsheets that this is UTF-8.
-    return new Response(`\uFEFF${shelfCsv(workshop(), of, style)}`, {
-      headers: {
-        'content-type': 'text/csv; charset=utf-8; header=present',
-        'content-disposition': `attachment; filename="${of}.csv"`,
-        'cache-control': 'no-store',
-      },
-    });
+    const text = of === 'stock' ? stockText(workshop(), style) : `\uFEFF${shelfCsv(workshop(), of, style)}`;
+    return new Response(text, { headers: csvHeaders(of) });
   } catch (error) {
     return problemOf(error).toResponse();
   }

@@ -1,7 +1,7 @@
-import { logEntry } from '../../core/run/logEntry';
-import { endpoint } from '../../server/endpoint';
-import { PER_PAGE, pageAsked } from '../../server/pageAsked';
-import { workshop } from '../../server/workshop';
+import { logEntry } from '../../../core/run/logEntry';
+import { endpoint } from '../../../server/endpoint';
+import { PER_PAGE, pageAsked } from '../../../server/pageAsked';
+import { workshop } from '../../../server/workshop';
 
 export const GET = endpoint(({ url }) => {
   const offset = (pageAsked(url) - 1) * PER_PAGE;

@@ -1,0 +1,115 @@
+import type { Material } from '../core/materials/material';
+import type { Mold } from '../core/molds/mold';
+import type { LogEntry } from '../core/run/logEntry';
+import type { Lot } from '../core/stock/lot';
+import type { StockEntry } from '../core/stock/stock';
+import { VERDICT_NAMES } from '../words/en/run/verdictNames';
+import { ENTRY_NAMES } from '../words/en/stock/entryNames';
+import { type CsvStyle, writeCsv } from './csv';
+import { MOLD_FIELDS, typedMold } from './records/moldText';
+
+/** Tables for people and spreadsheets, which are not read back. */
+
+const figure = (value: number, decimals: number, { decimal }: CsvStyle): string =>
+  String(Number(value.toFixed(decimals))).replace('.', decimal);
+
+const LOGBOOK_HEADER = [
+  ...['Run', 'Plan', 'Version', 'Started', 'Finished', 'Pieces', 'Good pieces', 'Verdict'],
+  ...['Into the scrap jar, g', 'Note'],
+];
+
+/** The headings of the Logbook, with the byte order mark that tells spreadsheets it is UTF-8. */
+export const logbookHead = (style: CsvStyle): string => `\uFEFF${headOf(LOGBOOK_HEADER, style)}`;
+
+/** A line of the Logbook a run. */
+export function logbookLines(entries: readonly LogEntry[], style: CsvStyle): string {
+  return withoutHead(
+    LOGBOOK_HEADER,
+    entries.map((entry) => [
+      entry.runId,
+      entry.planName,
+      String(entry.planVersion),
+      entry.startedAt,
+      entry.finishedAt,
+      String(entry.pieces),
+      String(entry.goodPieces),
+      VERDICT_NAMES[entry.verdict],
+      figure(entry.toScrapG, 2, style),
+      entry.note,
+    ]),
+    style,
+  );
+}
+
+const WEIGHTS_HEADER = [
+  ...['Run', 'Plan', 'Finished', 'Round', 'Jug', 'Pour', 'What', 'Dose'],
+  ...['Planned, g', 'Wanted, g', 'Weighed, g'],
+];
+
+export const weightsHead = (style: CsvStyle): string => `\uFEFF${headOf(WEIGHTS_HEADER, style)}`;
+
+/** A line a weighing. */
+export function weightsLines(entries: readonly LogEntry[], style: CsvStyle): string {
+  return withoutHead(
+    WEIGHTS_HEADER,
+    entries.flatMap((entry) =>
+      entry.weights.map((weight) => [
+        entry.runId,
+        entry.planName,
+        entry.finishedAt,
+        String(weight.round),
+        `${weight.load} of ${weight.loads}`,
+        weight.pourLetter,
+        weight.name,
+        weight.dose?.text ?? '',
+        figure(weight.plannedG, 4, style),
+        figure(weight.targetG, 4, style),
+        weight.isLeftOut ? 'left out' : figure(weight.actualG, 4, style),
+      ]),
+    ),
+    style,
+  );
+}
+
+/** Every entry of the stock, with its lot and its material. */
+export function stockCsv(
+  entries: readonly StockEntry[],
+  lots: readonly Lot[],
+  materials: readonly Material[],
+  style: CsvStyle,
+): string {
+  const lotOf = new Map(lots.map((lot) => [lot.id, lot]));
+  const nameOf = new Map(materials.map(({ id, name }) => [id, name]));
+  const rows = entries.map(({ at, lotId, kind, change, owner, note }) => {
+    const lot = lotOf.get(lotId);
+    return [
+      at,
+      (lot && nameOf.get(lot.item.id)) ?? '',
+      lot?.number ?? lotId,
+      ENTRY_NAMES[kind],
+      figure(change, 4, style),
+      owner?.kind === 'run' ? owner.id : '',
+      note,
+    ];
+  });
+  return `\uFEFF${writeCsv(['When', 'Material', 'Lot', 'What', 'Change, g or pieces', 'Run', 'Note'], rows, style)}`;
+}
+
+export function moldsCsv(molds: readonly Mold[], style: CsvStyle): string {
+  const header = MOLD_FIELDS.map(({ label, unit }) => (unit ? `${label}, ${unit}` : label));
+  const rows = molds.map((mold) => {
+    const texts = typedMold(mold);
+    return [mold.id, ...MOLD_FIELDS.map(({ key }) => texts[key] ?? '')];
+  });
+  return `\uFEFF${writeCsv(['Id', ...header], rows, style)}`;
+}
+
+function withoutHead(header: string[], rows: string[][], style: CsvStyle): string {
+  return rows.length === 0 ? '' : writeCsv(header, rows, style).slice(headOf(header, style).length);
+}
+
+/** The line of headings, which have no line ends of their own. */
+function headOf(header: string[], style: CsvStyle): string {
+  const text = writeCsv(header, [], style);
+  return text.slice(0, text.indexOf('\r\n') + 2);
+}

@@ -1,0 +1,9 @@
+import type { StockEntry } from '../../../core/stock/stock';
+
+/** Why stock changed. */
+export const ENTRY_NAMES: Record<StockEntry['kind'], string> = {
+  bought: 'Bought',
+  used: 'Used in a run',
+  correction: 'Correction',
+  count: 'Counted',
+};
