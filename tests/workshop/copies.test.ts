@@ -5,6 +5,7 @@ import {
   existsSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   truncateSync,
   writeFileSync,
@@ -17,7 +18,7 @@ import { bringBack } from '../../src/db/copies/bringBack';
 import { copiesIn, faultOf } from '../../src/db/copies/copyFolder';
 import { DATABASE_FILE, FolderInUseError, lockFolder } from '../../src/db/dataFolder.mjs';
 import { DamagedDatabaseError } from '../../src/db/whole';
-import { copiesOf, copyOfToday, copyState } from '../../src/server/copies';
+import { copiesOf, copyOfToday, copyState, setSecondPlace } from '../../src/server/copies';
 import { healthOf } from '../../src/server/health';
 import { importPlan } from '../../src/server/importPlan';
 import { lookInto, saveAll } from '../../src/server/wholeWorkshop';
@@ -72,7 +73,41 @@ test('a workshop is copied once a day, with what stands in the write-ahead log o
       ['2026-03-01', 1],
     ],
   );
-  assert.deepEqual(copyState(workshop), { lastDay: '2026-03-02', fault: null });
+  assert.deepEqual(copyState(workshop), { lastDay: '2026-03-02', fault: null, second: null });
+});
+
+test('each daily copy is put into a second place, which may be away for a while; one that is none is refused', async (t) => {
+  const { workshop, folder, clock } = onDisk(t);
+  importPlan(workshop, planFile([{}]));
+  const { path: stick, remove } = temporaryFolder();
+  t.after(remove);
+  writeFileSync(join(stick, 'file'), '');
+  for (const [place, reason] of [
+    ['stick', /from the root on/],
+    [join(stick, 'none'), /not there/],
+    [join(stick, 'file'), /is a file/],
+    [join(folder, 'backups'), /would be lost with it/],
+    [folder, /would be lost with it/],
+  ] as const)
+    assert.match((await problemOf(setSecondPlace(workshop, place))).detail, reason);
+  await copyOfToday(workshop);
+  assert.equal((await setSecondPlace(workshop, stick)).second?.lastDay, '2026-03-01');
+  assert.equal(planCount(join(stick, 'workshop-2026-03-01.sqlite')), 1);
+  // The stick is out for two days, and gets what it missed.
+  renameSync(stick, `${stick}-out`);
+  for (const day of ['2026-03-02', '2026-03-03']) {
+    clock.day = day;
+    assert.equal(await copyOfToday(workshop), true);
+  }
+  assert.match(copyState(workshop).second?.fault ?? '', /not there/);
+  renameSync(`${stick}-out`, stick);
+  await copyOfToday(workshop);
+  assert.deepEqual(copyState(workshop).second, { folder: stick, lastDay: '2026-03-03', fault: null });
+  assert.deepEqual(readdirSync(stick).toSorted(), [
+    'file',
+    ...['01', '02', '03'].map((day) => `workshop-2026-03-${day}.sqlite`),
+  ]);
+  assert.equal((await setSecondPlace(workshop, null)).second, null);
 });
 
 test('after forty days the copies are those of the last days, weeks and months; what a copy is made of is not left behind', async (t) => {

@@ -5,6 +5,7 @@ import { showDay, showMoment } from '../../words/en/showTime';
 import { type ApiAnswer, type ApiProblem, callApi } from '../shared/api';
 import { FileButton } from '../shared/FileButton';
 import { useShowing, withShowing } from '../shared/showing';
+import { type Second, SecondPlace } from './SecondPlace';
 
 /** One of the workshop's own copies, as it is listed. */
 export interface ListedCopy {
@@ -30,6 +31,7 @@ interface LookedInto {
 
 interface Props {
   copies: ListedCopy[];
+  second: Second | null;
   /** In which the copy is kept that was made before another was brought back. */
   keptAs: string | null;
 }
@@ -43,7 +45,7 @@ const KINDS = {
 const MB = 1_000_000;
 
 /** The whole workshop out as one file, and in again; its own copies, each to be looked into before it takes the place. */
-function Copies({ copies, keptAs }: Props) {
+function Copies({ copies, second, keptAs }: Props) {
   const { locale } = useShowing();
   const [found, setFound] = useState<{ of: string; copy: LookedInto } | null>(null);
   const [problem, setProblem] = useState<ApiProblem | null>(null);
@@ -99,6 +101,7 @@ function Copies({ copies, keptAs }: Props) {
           Save a copy
         </a>
       </section>
+      <SecondPlace start={second} />
       <section className="plate p-4" aria-labelledby="in">
         <div className="flex flex-wrap items-center gap-4">
           <div className="min-w-60 flex-1">
