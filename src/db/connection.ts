@@ -9,9 +9,11 @@ const LONGEST_WAIT_MS = 20;
 /**
  * Opens the workshop's one file, made when it is not there, and brings it up to date.
  *
+ * @param keepsCopies false for a file that is a copy itself: none is made of it before it is brought up to date
+ *
  * `synchronous = FULL`: what has been answered as saved is on the disk, also when the power goes.
  */
-export function openDatabase(path: string): Database.Database {
+export function openDatabase(path: string, keepsCopies = true): Database.Database {
   const db = new Database(path);
   try {
     db.pragma('journal_mode = WAL');
@@ -19,7 +21,7 @@ export function openDatabase(path: string): Database.Database {
     db.pragma('foreign_keys = ON');
     db.pragma(`busy_timeout = ${LONGEST_WAIT_MS}`);
     db.function('folded', { deterministic: true }, (text) => folded(String(text)));
-    migrate(db, MIGRATIONS);
+    migrate(db, MIGRATIONS, keepsCopies);
   } catch (error) {
     db.close();
     throw error;

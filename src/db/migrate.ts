@@ -24,13 +24,13 @@ export class NewerDatabaseError extends Error {
  *
  * @throws NewerDatabaseError when the file is ahead of the known migrations
  */
-export function migrate(db: Database.Database, migrations: readonly Migration[]): void {
+export function migrate(db: Database.Database, migrations: readonly Migration[], keepsCopies = true): void {
   const found = db.pragma('user_version', { simple: true }) as number;
   const newest = migrations.at(-1)?.number ?? 0;
   if (found > newest) throw new NewerDatabaseError(found, newest);
   for (const migration of migrations.filter(({ number }) => number > found)) {
     // A file that was made just now holds nothing to be kept.
-    if (found > 0) keepCopy(db, migration.number);
+    if (found > 0 && keepsCopies) keepCopy(db, migration.number);
     db.transaction(() => {
       db.exec(migration.sql);
       db.pragma(`user_version = ${migration.number}`);

@@ -1,21 +1,32 @@
-import { isDeepStrictEqual } from 'node:util';
 import type { Material } from '../core/materials/material';
+import type { Mold } from '../core/molds/mold';
 import { hasMold, NO_MOLD_ID } from '../core/molds/noMold';
 import type { EmbedSource, MadePiece } from '../core/plan/embed';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
-import type { RecordTable } from '../db/records';
-import { createPlan } from './plans';
+import type { Choices, MetKind } from '../formats/meeting';
+import { meetingOf } from './meeting';
+import { createPlan, savePlan } from './plans';
+import { checked, RECORD_KINDS, type RecordKind } from './recordKinds';
+import { saveRecord } from './records';
 import type { Workshop } from './workshop';
 
 /**
  * Takes a plan from a file, all of it or nothing. A mold or material that is here already, to the last figure,
- * is used as it is; one that differs comes in beside it, so that neither plan's weights change.
+ * is used as it is; one that differs comes in beside it, so that neither plan's weights change, or as was chosen.
+ *
+ * @param onto the plan here that becomes the one of the file; left out, it is one more
+ * @throws Problem 422 when a record here may not become what the file has
  */
-export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
+export function importPlan(
+  workshop: Workshop,
+  file: PlanFile,
+  choices: Choices = {},
+  onto?: Pick<StoredPlan, 'id' | 'revision'>,
+): StoredPlan {
   const take = workshop.db.transaction(() => {
-    const moldId = hasMold(file) ? bringIn(workshop, workshop.molds, file.mold) : NO_MOLD_ID;
-    const secondMoldId = file.secondMold && bringIn(workshop, workshop.molds, file.secondMold);
+    const moldId = hasMold(file) ? bringIn(workshop, 'mold', file.mold, choices) : NO_MOLD_ID;
+    const secondMoldId = file.secondMold && bringIn(workshop, 'mold', file.secondMold, choices);
     const ids = new Map<string, string>();
     for (const material of membersFirst(file.materials)) {
       const here =
@@ -28,10 +39,11 @@ export function importPlan(workshop: Workshop, file: PlanFile): StoredPlan {
               })),
             }
           : material;
-      ids.set(material.id, bringIn(workshop, workshop.materials, here));
+      ids.set(material.id, bringIn(workshop, 'material', here, choices));
     }
     const molds = { moldId, ...(secondMoldId === undefined ? {} : { secondMoldId }) };
-    return createPlan(workshop, renamed(file.plan, molds, ids, piecesFor(workshop, file.made ?? [])));
+    const plan = renamed(file.plan, molds, ids, piecesFor(workshop, file.made ?? []));
+    return onto ? savePlan(workshop, onto.id, plan, onto.revision) : createPlan(workshop, plan);
   });
   return take.immediate();
 }
@@ -46,17 +58,37 @@ function membersFirst(materials: readonly Material[]): Material[] {
   return [...materials].sort((a, b) => depth(a) - depth(b));
 }
 
-/** The id under which the workshop now has this very record. */
-function bringIn<Item extends { id: string; name: string }>(
-  { now, newId }: Workshop,
-  table: RecordTable<Item>,
+/** The id under which the workshop now has this record, or the one here that was chosen instead of it. */
+function bringIn(workshop: Workshop, kind: MetKind, item: Mold | Material, choices: Choices): string {
+  return kind === 'mold'
+    ? taken(workshop, kind, RECORD_KINDS.mold, item as Mold, choices)
+    : taken(workshop, kind, RECORD_KINDS.material, item as Material, choices);
+}
+
+function taken<Item extends Mold | Material>(
+  workshop: Workshop,
+  kind: MetKind,
+  records: RecordKind<Item>,
   item: Item,
+  choices: Choices,
 ): string {
-  const known = table.find(item.id);
-  if (known && isDeepStrictEqual(known.item, item)) return item.id;
-  const same = table.all().find((stored) => isDeepStrictEqual({ ...stored.item, id: item.id }, item));
-  if (same) return same.item.id;
-  const id = known ? newId() : item.id;
+  const { now, newId } = workshop;
+  const table = records.table(workshop);
+  const met = meetingOf(workshop, kind, item);
+  if (met.verdict === 'same' && met.here) return met.here.id;
+  const choice = Object.hasOwn(choices, item.id) ? choices[item.id] : 'both';
+  if (met.verdict === 'other' && met.here && choice === 'here') return met.here.id;
+  if (met.verdict === 'other' && met.here && choice === 'file') {
+    const { id } = met.here;
+    const before = table.find(id);
+    const save = () =>
+      saveRecord(table, records.what, { ...item, id }, before?.revision ?? 0, now(), (was, is) =>
+        records.allow?.(workshop, was, is),
+      );
+    checked(workshop, records.check, save);
+    return id;
+  }
+  const id = table.asKept(item.id) ? newId() : item.id;
   table.insert({ ...item, id }, now());
   return id;
 }
@@ -83,7 +115,7 @@ function piecesFor(workshop: Workshop, made: readonly MadePiece[]): ReadonlyMap<
       pieceMl,
       heightMm,
     };
-    standIns.set(planId, bringIn(workshop, workshop.materials, piece));
+    standIns.set(planId, bringIn(workshop, 'material', piece, {}));
   }
   return standIns;
 }

@@ -2,6 +2,8 @@ import { createReadStream, createWriteStream, existsSync, readdirSync, rmSync } 
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { isDeepStrictEqual } from 'node:util';
+import { openDatabase } from '../db/connection';
 import { bringBack } from '../db/copies/bringBack';
 import { copyDatabase } from '../db/copies/copyFolder';
 import { aboutZip, databaseFrom, oneFileOf } from '../db/copies/oneFile';
@@ -9,8 +11,14 @@ import { NoWorkshopError, type WhatItHolds, whatItHolds } from '../db/copies/wha
 import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
 import { MIGRATIONS } from '../db/migrations/all';
+import type { Choices, Met, MetPlan } from '../formats/meeting';
 import { OPEN_FORMAT } from '../formats/openFormats';
 import { compute } from './compute/threads';
+import { importPlan } from './importPlan';
+import { meetingsOf } from './meeting';
+import { tablesOf } from './openWorkshop';
+import { planFileOf } from './planFile';
+import { findPlan } from './plans';
 import { Problem } from './problem';
 import { reopened, type Workshop, workshop } from './workshop';
 
@@ -104,13 +112,83 @@ function waitingPath(folder: string, id: string): string {
  */
 export function bringBackLookedInto(id: string): string | null {
   const { folder, now } = workshop();
-  if (folder === null || !existsSync(waitingPath(folder, id)))
-    throw new Problem(
-      404,
-      'copy-gone',
-      'This copy waits no more: another was looked into since, or it was brought back already. Look into it again. Nothing was changed.',
-    );
+  if (folder === null || !existsSync(waitingPath(folder, id))) throw copyGone();
   return reopened((place) => bringBack(place, waitingPath(place, id), now()));
+}
+
+/** The plans of the copy that was looked into last, each with what it meets here. */
+export function plansInCopy(open: Workshop, id: string): MetPlan[] {
+  return withCopy(open, id, (copy) =>
+    copy.plans.all().map((there): MetPlan => {
+      const read = open.plans.newest(there.id);
+      const here = read?.success ? read.data : null;
+      const { id: planId, changedAt, plan } = there;
+      const verdict = !here
+        ? 'new'
+        : isDeepStrictEqual(here.plan, plan)
+          ? 'same'
+          : here.changedAt < changedAt
+            ? 'newer'
+            : 'older';
+      return { id: planId, name: plan.name, changedAt, verdict };
+    }),
+  );
+}
+
+/** What the molds and materials of some of its plans meet here, each once. */
+export function meetingsInCopy(open: Workshop, id: string, planIds: readonly string[]): Met[] {
+  const files = withCopy(open, id, (copy) =>
+    planIds.map((planId) => planFileOf(copy, findPlan(copy, planId).plan)),
+  );
+  const met = files.flatMap((file) => meetingsOf(open, file));
+  return [...new Map(met.map((each) => [`${each.kind} ${each.id}`, each])).values()];
+}
+
+/**
+ * Takes some plans of a copy in, with what they need: all of them, or none.
+ *
+ * @param overwrite ids of plans that become what they are in the copy; the others come in beside what is here
+ * @returns how many came in
+ */
+export function takePlansOfCopy(
+  open: Workshop,
+  id: string,
+  planIds: readonly string[],
+  overwrite: ReadonlySet<string>,
+  choices: Choices,
+): number {
+  const files = withCopy(open, id, (copy) =>
+    planIds.map((planId) => ({ planId, file: planFileOf(copy, findPlan(copy, planId).plan) })),
+  );
+  const take = open.db.transaction(() => {
+    for (const { planId, file } of files) {
+      const read = overwrite.has(planId) ? open.plans.newest(planId) : undefined;
+      importPlan(open, file, choices, read?.success ? read.data : undefined);
+    }
+  });
+  take.immediate();
+  return files.length;
+}
+
+function withCopy<Answer>(open: Workshop, id: string, work: (copy: Workshop) => Answer): Answer {
+  const { folder } = open;
+  if (folder === null || !existsSync(waitingPath(folder, id))) throw copyGone();
+  const db = openDatabase(waitingPath(folder, id), false);
+  try {
+    return work(tablesOf(db, null));
+  } finally {
+    // It may be brought back as a file of its own yet.
+    db.pragma('journal_mode = DELETE');
+    db.close();
+  }
+}
+
+function copyGone(): Problem {
+  return new Problem(
+    404,
+    'copy-gone',
+    'This copy waits no more: another was looked into since, or it was brought back already. Look into it again. Nothing was changed.',
+  );
 }
 
 const LARGEST_RECEIVED = 4_000_000_000;

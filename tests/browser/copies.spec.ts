@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { planFile } from '../support/planFiles';
+import { fragrance, planFile } from '../support/planFiles';
 import { looksRight } from './looksRight';
 import { test } from './ownServer';
 import { opened } from './workshop';
@@ -27,8 +27,16 @@ test('the whole workshop is saved, something is made, and the copy is brought ba
   await file.setInputFiles(path);
   await expect(page.getByText(/^1 plan, 1 mold, 1 material, and 0 runs, last changed/)).toBeVisible();
   await looksRight(page, 'a copy that was looked into');
+  await page.getByRole('button', { name: 'Some of its plans' }).click();
+  await page.getByLabel(/^Before the copy · the same here$/).check();
+  await looksRight(page, 'the plans of a copy');
+  await page.getByRole('button', { name: 'Take 1 plan' }).click();
+  await expect(page.getByText('1 plan is in the workshop now.')).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByRole('button', { name: 'Bring it back' })).toBeHidden();
+  await page.getByLabel('Folder').fill('stick');
+  await page.getByRole('button', { name: 'Copy there, too' }).click();
+  await expect(page.getByText(/say where it is from the root on/)).toBeVisible();
   await file.setInputFiles(path);
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByText(/^The copy is the workshop now/)).toBeVisible();
@@ -39,8 +47,31 @@ test('the whole workshop is saved, something is made, and the copy is brought ba
   expect(await plans()).toEqual(['Before the copy']);
 
   await page.getByRole('button', { name: /^Look into it: .*before a copy was brought back/ }).click();
-  await expect(page.getByText(/^2 plans, /)).toBeVisible();
+  await expect(page.getByText(/^3 plans, /)).toBeVisible();
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByRole('button', { name: /before a copy was brought back/ })).toHaveCount(2);
-  expect(await plans()).toEqual(['After the copy', 'Before the copy']);
+  expect(await plans()).toEqual(['After the copy', 'Before the copy', 'Before the copy']);
+});
+
+test('a plan file whose material is other here is shown side by side, and the one here is used', async ({
+  page,
+  request,
+}) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  const scented = (densityGPerMl: number) =>
+    planFile([{ doses: [[fragrance({ densityGPerMl, name: 'Shared scent' }), '1 %']] }]);
+  await request.post('/api/plans/import', { data: scented(0.9) });
+  await opened(page, '/plans');
+  await page.getByLabel('Plan file').setInputFiles({
+    name: 'plan.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(scented(1.1))),
+  });
+  await expect(page.getByRole('row', { name: 'Density 0.9 1.1' })).toBeVisible();
+  await looksRight(page, 'a plan file that is other here');
+  await page.getByLabel('Use the one here').check();
+  await page.getByRole('button', { name: 'Take the plan' }).click();
+  await page.waitForURL(/\/plans\/.+/);
+  const all: { item: { name: string } }[] = await (await request.get('/api/materials')).json();
+  expect(all.filter(({ item }) => item.name === 'Shared scent')).toHaveLength(1);
 });

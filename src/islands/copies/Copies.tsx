@@ -5,6 +5,7 @@ import { showDay, showMoment } from '../../words/en/showTime';
 import { type ApiAnswer, type ApiProblem, callApi } from '../shared/api';
 import { FileButton } from '../shared/FileButton';
 import { useShowing, withShowing } from '../shared/showing';
+import { PlansOfCopy } from './PlansOfCopy';
 import { type Second, SecondPlace } from './SecondPlace';
 
 /** One of the workshop's own copies, as it is listed. */
@@ -178,8 +179,9 @@ interface FoundProps {
   onLeave(): void;
 }
 
-function Found({ of, copy: { at, holds }, busy, onBringBack, onLeave }: FoundProps) {
+function Found({ of, copy: { id, at, holds }, busy, onBringBack, onLeave }: FoundProps) {
   const { locale } = useShowing();
+  const [isInPart, setIsInPart] = useState(false);
   const all = listed([
     counted(holds.plans, 'plan', 'plans'),
     counted(holds.molds, 'mold', 'molds'),
@@ -198,10 +200,22 @@ function Found({ of, copy: { at, holds }, busy, onBringBack, onLeave }: FoundPro
         <button type="button" className="btn btn-primary" disabled={busy} onClick={onBringBack}>
           Bring it back
         </button>
+        {holds.plans > 0 && (
+          <button
+            type="button"
+            className="btn btn-secondary"
+            aria-expanded={isInPart}
+            disabled={busy}
+            onClick={() => setIsInPart(!isInPart)}
+          >
+            Some of its plans
+          </button>
+        )}
         <button type="button" className="btn btn-ghost" disabled={busy} onClick={onLeave}>
           Leave it
         </button>
       </div>
+      {isInPart && <PlansOfCopy copyId={id} />}
     </div>
   );
 }

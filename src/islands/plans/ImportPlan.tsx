@@ -1,19 +1,44 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { StoredPlan } from '../../core/plan/storedPlan';
-import { type ApiProblem, callApi } from '../shared/api';
+import type { Choices, Met } from '../../formats/meeting';
+import { type ApiAnswer, type ApiProblem, callApi } from '../shared/api';
 import { FileButton } from '../shared/FileButton';
 
+const MeetingList = lazy(async () => ({ default: (await import('../shared/MeetingList')).MeetingList }));
+
 const LARGEST_BYTES = 1_000_000;
+
+/** A file whose mold or materials are other here: what becomes of them is asked first. */
+interface Meeting {
+  file: unknown;
+  name: string;
+  met: Met[];
+  choices: Choices;
+}
 
 /** Opens a plan file from this or another workshop. */
 export default function ImportPlan() {
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [busy, setBusy] = useState(false);
+  const [meeting, setMeeting] = useState<Meeting | null>(null);
 
-  async function take(file: File) {
+  async function look(chosen: File) {
     setProblem(null);
+    setMeeting(null);
     setBusy(true);
-    const answer = await send(file);
+    const read = await contentOf(chosen);
+    const met = read.success ? await callApi<Met[]>('POST', '/api/plans/meet', read.data) : read;
+    if (read.success && met.success) {
+      const isAsked = met.data.some(({ verdict }) => verdict === 'other');
+      if (!isAsked) return take(read.data, {});
+      setMeeting({ file: read.data, name: chosen.name, met: met.data, choices: {} });
+    } else if (!met.success) setProblem(met.error);
+    setBusy(false);
+  }
+
+  async function take(file: unknown, choices: Choices) {
+    setBusy(true);
+    const answer = await callApi<StoredPlan>('POST', '/api/plans/import?with=choices', { file, choices });
     setBusy(false);
     if (answer.success) location.assign(`/plans/${answer.data.id}`);
     else setProblem(answer.error);
@@ -25,10 +50,37 @@ export default function ImportPlan() {
         label="Plan file"
         accept=".json,application/json"
         busy={busy}
-        onFile={(file) => void take(file)}
+        onFile={(file) => void look(file)}
       >
         {busy ? 'Reading …' : 'Open a plan file'}
       </FileButton>
+      {meeting && (
+        <section className="plate w-full max-w-2xl p-4 text-left" aria-labelledby="meeting-title">
+          <h2 id="meeting-title" className="font-semibold">
+            {meeting.name}: some of it is other here
+          </h2>
+          <Suspense fallback={<p role="status">Comparing …</p>}>
+            <MeetingList
+              met={meeting.met}
+              choices={meeting.choices}
+              onChoose={(choices) => setMeeting({ ...meeting, choices })}
+            />
+          </Suspense>
+          <div className="flex flex-wrap gap-2">
+            <button
+              type="button"
+              className="btn btn-primary"
+              disabled={busy}
+              onClick={() => void take(meeting.file, meeting.choices)}
+            >
+              Take the plan
+            </button>
+            <button type="button" className="btn btn-ghost" disabled={busy} onClick={() => setMeeting(null)}>
+              Leave it
+            </button>
+          </div>
+        </section>
+      )}
       {problem && (
         <div role="alert" className="plate text-error max-w-md p-3 text-sm">
           <p className="font-semibold">The file was not taken; nothing was changed.</p>
@@ -49,7 +101,7 @@ export default function ImportPlan() {
   );
 }
 
-async function send(file: File) {
+async function contentOf(file: File): Promise<ApiAnswer<unknown>> {
   const refused = (code: string, detail: string) => ({
     success: false as const,
     error: { status: 0, code, detail },
@@ -57,7 +109,7 @@ async function send(file: File) {
   if (file.size > LARGEST_BYTES)
     return refused('too-large', 'It is over 1 MB. A plan file is a few kilobytes.');
   try {
-    return await callApi<StoredPlan>('POST', '/api/plans/import', JSON.parse(await file.text()));
+    return { success: true, data: JSON.parse(await file.text()) };
   } catch {
     return refused('broken-json', 'It is not whole JSON. Save it again from the workshop it comes from.');
   }

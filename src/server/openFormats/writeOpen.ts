@@ -28,7 +28,7 @@ import { openRow, type Row } from './upcast';
  * @param at when it is made, ISO 8601
  */
 export async function writeOpen(path: string, to: string, at: string): Promise<void> {
-  const db = openDatabase(path);
+  const db = openDatabase(path, false);
   try {
     const open = tablesOf(db, null);
     const zip = new ZipFile();
