@@ -67,7 +67,7 @@ test('a plan file whose material is other here is shown side by side, and the on
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(scented(1.1))),
   });
-  await expect(page.getByRole('row', { name: 'Density 0.9 1.1' })).toBeVisible();
+  await expect(page.getByRole('row', { name: 'Density, g/mL 0.9 1.1' })).toBeVisible();
   await looksRight(page, 'a plan file that is other here');
   await page.getByLabel('Use the one here').check();
   await page.getByRole('button', { name: 'Take the plan' }).click();

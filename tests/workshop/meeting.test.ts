@@ -35,7 +35,7 @@ test('a file’s records are new, the same, or other; those that are other becom
   const [, , met] = meetingsOf(workshop, other);
   assert.deepEqual(
     [met?.verdict, met?.changes.map(({ label, was, is }) => [label, was, is])],
-    ['other', [['Density', '0.95', '1.01']]],
+    ['other', [['Density, g/mL', '0.95', '1.01']]],
   );
   const densities = () =>
     workshop.materials

@@ -34,8 +34,12 @@ export function changedFields(
   context: TextContext,
 ): ChangedField[] {
   const [was, is] = [textsOf(kind, before, context), textsOf(kind, after, context)];
-  return [{ key: 'kind', label: 'Kind' }, ...FIELDS[kind]]
-    .map(({ key, label }) => ({ label, was: shortText(was[key] ?? ''), is: shortText(is[key] ?? '') }))
+  return [{ key: 'kind', label: 'Kind', unit: undefined }, ...FIELDS[kind]]
+    .map(({ key, label, unit }) => ({
+      label: unit ? `${label}, ${unit}` : label,
+      was: shortText(was[key] ?? ''),
+      is: shortText(is[key] ?? ''),
+    }))
     .filter((field) => field.was !== field.is);
 }
 

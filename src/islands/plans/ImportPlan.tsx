@@ -41,7 +41,10 @@ export default function ImportPlan() {
     const answer = await callApi<StoredPlan>('POST', '/api/plans/import?with=choices', { file, choices });
     setBusy(false);
     if (answer.success) location.assign(`/plans/${answer.data.id}`);
-    else setProblem(answer.error);
+    else {
+      setMeeting(null);
+      setProblem(answer.error);
+    }
   }
 
   return (
@@ -55,31 +58,45 @@ export default function ImportPlan() {
         {busy ? 'Reading …' : 'Open a plan file'}
       </FileButton>
       {meeting && (
-        <section className="plate w-full max-w-2xl p-4 text-left" aria-labelledby="meeting-title">
-          <h2 id="meeting-title" className="font-semibold">
-            {meeting.name}: some of it is other here
-          </h2>
-          <Suspense fallback={<p role="status">Comparing …</p>}>
-            <MeetingList
-              met={meeting.met}
-              choices={meeting.choices}
-              onChoose={(choices) => setMeeting({ ...meeting, choices })}
-            />
-          </Suspense>
-          <div className="flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="btn btn-primary"
-              disabled={busy}
-              onClick={() => void take(meeting.file, meeting.choices)}
-            >
-              Take the plan
-            </button>
-            <button type="button" className="btn btn-ghost" disabled={busy} onClick={() => setMeeting(null)}>
-              Leave it
-            </button>
+        <dialog
+          ref={(dialog) => {
+            if (dialog && !dialog.open) dialog.showModal();
+          }}
+          className="modal"
+          aria-labelledby="meeting-title"
+          onClose={() => setMeeting(null)}
+        >
+          <div className="modal-box max-w-3xl text-left">
+            <h2 id="meeting-title" className="text-lg font-semibold">
+              {meeting.name}: some of it is other here
+            </h2>
+            <Suspense fallback={<p role="status">Comparing …</p>}>
+              <MeetingList
+                met={meeting.met}
+                choices={meeting.choices}
+                onChoose={(choices) => setMeeting({ ...meeting, choices })}
+              />
+            </Suspense>
+            <div className="flex flex-wrap gap-2">
+              <button
+                type="button"
+                className="btn btn-primary"
+                disabled={busy}
+                onClick={() => void take(meeting.file, meeting.choices)}
+              >
+                Take the plan
+              </button>
+              <button
+                type="button"
+                className="btn btn-ghost"
+                disabled={busy}
+                onClick={() => setMeeting(null)}
+              >
+                Leave it
+              </button>
+            </div>
           </div>
-        </section>
+        </dialog>
       )}
       {problem && (
         <div role="alert" className="plate text-error max-w-md p-3 text-sm">
