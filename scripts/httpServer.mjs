@@ -9,6 +9,8 @@ import { projectFolder, stopWith } from './setup.mjs';
 /** How long a stop waits for requests that are being answered. */
 const STOP_WITHIN_MS = 5000;
 const KEPT_ALIVE_MS = 75_000;
+/** Its answers go on for as long as somebody listens. */
+const LISTENED_TO = '/api/changes';
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'];
 /** Beyond it a page takes longer to compress than it saves, on the same machine. */
 const PAGE_LEVEL = 4;
@@ -37,8 +39,15 @@ export async function serve({ port }) {
       response.setHeader('cache-control', path.startsWith('/_astro/') ? FOR_EVER : 'no-cache'),
   });
 
+  /** @type {Set<import('node:http').ServerResponse>} */
+  const listening = new Set();
   // Static files pass by the middleware, so what holds for every answer is set here.
   const server = createServer((request, response) => {
+    // What is listened to has no end of its own.
+    if (request.url === LISTENED_TO) {
+      listening.add(response);
+      response.once('close', () => listening.delete(response));
+    }
     response.setHeader('x-content-type-options', 'nosniff');
     response.setHeader('referrer-policy', 'no-referrer');
     if (!isTrustedHost(request.headers.host))
@@ -61,7 +70,9 @@ export async function serve({ port }) {
     server.listen(port, '127.0.0.1', () => resolve(undefined));
   });
 
-  stopOnSignal(server);
+  stopOnSignal(server, () => {
+    for (const response of listening) response.end();
+  });
   const address = `http://127.0.0.1:${port}`;
   const health = await fetch(`${address}/api/health`);
   if (!health.ok) stopWith((await health.json()).detail);
@@ -104,12 +115,14 @@ function whyNotListening(error, port) {
  * A clean stop: no new requests, those that run are finished, the database closes as the process ends.
  *
  * @param {import('node:http').Server} server
+ * @param {() => void} endStreams
  */
-function stopOnSignal(server) {
+function stopOnSignal(server, endStreams) {
   let stopping = false;
   const stop = () => {
     if (stopping) return;
     stopping = true;
+    endStreams();
     server.close(() => process.exit(0));
     // A connection that was busy a moment ago is kept alive for its next request: there will be none.
     setInterval(() => server.closeIdleConnections(), 50);

@@ -1,5 +1,6 @@
 import { type CsvTable, csvText, readCsv } from '../formats/csv';
 import { judgeRows, usualMapping } from '../formats/shelfCsv';
+import { newId } from '../islands/shared/newId';
 import type { CsvAnswer, CsvRequest } from './csvProtocol';
 
 /** Reads a CSV file and judges its rows beside the page, so that the page never waits. */
@@ -31,7 +32,7 @@ self.onmessage = ({ data }: MessageEvent<CsvRequest>) => {
     table,
     data.mapping,
     data.shelf,
-    () => crypto.randomUUID(),
+    () => newId(),
     (done) => {
       if (done % EVERY === 0) answer({ kind: 'progress', done, of });
     },

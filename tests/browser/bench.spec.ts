@@ -81,29 +81,44 @@ test('a tick that does not reach the server is kept, said, and sent once', async
     await route.abort();
   });
   await page.getByRole('button', { name: 'Tick', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('does not answer');
-  await expect(page.getByLabel('On the scale')).toHaveValue('611');
-  await page.unroute('**/events');
-  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(page.getByRole('status')).toContainText(
+    'No answer from Idle Tallow. Work on: 1 tick is kept here',
+  );
+  // Hands go on meanwhile, and nobody presses anything for it to be sent.
   await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
+  await page.unrouteAll({ behavior: 'wait' });
+  await expect(page.getByText('No answer from Idle Tallow')).toBeHidden();
   const run = await (await request.get(`/api/runs/${page.url().split('/').at(-1)}`)).json();
   expect(run.events).toHaveLength(1);
 });
 
-test('two screens at one run: the second is told and shows how it stands', async ({ context, request }) => {
+test('two screens at one run: the second follows without a press, and is told where it was too late', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
   const runId = crypto.randomUUID();
   await request.post('/api/runs', { data: { id: runId, planId: id } });
-  const [one, two] = [await context.newPage(), await context.newPage()];
+  const devices = [await browser.newContext({ baseURL }), await browser.newContext({ baseURL })] as const;
+  const [one, two] = [await devices[0].newPage(), await devices[1].newPage()];
   for (const page of [one, two]) await page.goto(`/bench/${runId}`);
   await two.getByLabel('On the scale').fill('640');
   await one.getByLabel('On the scale').fill('620');
   await one.getByRole('button', { name: 'Tick', exact: true }).click();
-  await expect(one.getByRole('heading', { name: 'Melt' })).toBeVisible();
-  await two.getByLabel('On the scale').fill('640');
-  await two.getByRole('button', { name: 'Tick', exact: true }).click();
+  for (const page of [one, two]) {
+    await expect(page.getByRole('button', { name: /Base.*ticked/ })).toContainText('620.0 g');
+    await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
+  }
+  // What the second ticks without an answer was ticked by the first before it gets there.
+  await two.route('**/api/runs/**', (route) => route.abort());
+  await two.getByRole('button', { name: 'Done' }).click();
+  await expect(two.getByText('1 tick is kept here')).toBeVisible();
+  await one.getByRole('button', { name: 'Done' }).click();
+  await two.unrouteAll({ behavior: 'wait' });
   await expect(two.getByRole('alert')).toContainText('ticked already');
-  await expect(two.getByRole('button', { name: /Base.*ticked/ })).toContainText('620.0 g');
+  await expect(two.getByText('No answer from Idle Tallow')).toBeHidden();
+  for (const device of devices) await device.close();
 });
 
 test('a run can be given up after a second thought', async ({ page, request }) => {

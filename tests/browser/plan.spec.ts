@@ -280,7 +280,24 @@ test('while the server does not answer, the plan waits in the browser and is sav
   await expect(doseField(page, name)).toHaveValue('1.7 %');
   await page.unroute('**/api/plans/**');
   await saved(page);
-  expect((await (await request.get(`/api/plans/${id}`)).json()).plan.pours[0].doses[0].text).toBe('1.7 %');
+  const kept = await (await request.get(`/api/plans/${id}`)).json();
+  expect(kept.plan.pours[0].doses[0].text).toBe('1.7 %');
+
+  // A draft whose plan was changed elsewhere meanwhile is offered beside it, and writes over nothing.
+  await page.route('**/api/plans/**', (route) => route.abort());
+  await doseField(page, name).fill('1.9 %');
+  await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
+  const elsewhere = { ...kept.plan, note: 'From elsewhere' };
+  const { revision } = kept;
+  expect((await request.put(`/api/plans/${id}`, { data: { plan: elsewhere, revision } })).status()).toBe(200);
+  await page.reload();
+  await page.unroute('**/api/plans/**');
+  const dialog = page.getByRole('dialog', { name: 'This plan was also changed elsewhere' });
+  await expect(dialog.getByRole('row', { name: /dose 1/ })).toContainText(/1\.9 %.*1\.7 %/s);
+  await expect(dialog.getByRole('row', { name: /Note/ })).toContainText('From elsewhere');
+  expect((await (await request.get(`/api/plans/${id}`)).json()).plan).toEqual(elsewhere);
+  await dialog.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(doseField(page, name)).toHaveValue('1.7 %');
 });
 
 test('a plan that a run has used gets a new version, and the old one stays readable', async ({

@@ -32,8 +32,12 @@ export interface RunningServer {
 }
 
 /** The built server on a data folder, as `npm start` runs it, when it is ready. */
-export async function startServer(data: string, words: string[] = []): Promise<RunningServer> {
-  const port = await freePort();
+export async function startServer(
+  data: string,
+  words: string[] = [],
+  onPort?: number,
+): Promise<RunningServer> {
+  const port = onPort ?? (await freePort());
   return listen(
     spawn(process.execPath, ['scripts/serve.mjs', '--data', data, '--port', String(port), ...words]),
     port,

@@ -7,6 +7,7 @@ import type { Run, RunEvent } from '../../core/run/run';
 import { typedWeight } from '../../core/run/typedWeight';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { useShowing, withShowing } from '../shared/showing';
+import { Away } from './Away';
 import { FinishForm } from './FinishForm';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
@@ -21,7 +22,7 @@ interface Props {
 /** One task at a time, legible at two metres. */
 function Bench({ start, stock }: Props) {
   const showing = useShowing();
-  const { run, problem, sending, record } = useRun(start);
+  const { run, waiting, away, problem, sending, record } = useRun(start);
   const { tasks, inHand, ended } = useMemo(() => progress(run), [run]);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;
@@ -68,11 +69,18 @@ function Bench({ start, stock }: Props) {
         <div className="plate max-w-xl p-6">
           <h1 className="text-2xl font-semibold">{sheet.planName}</h1>
           <p className="my-3">
-            {ended.kind === 'finished' ? 'This run is in the Logbook.' : 'This run was given up.'}
+            {ended.kind === 'abandoned'
+              ? 'This run was given up.'
+              : waiting > 0
+                ? 'This run comes into the Logbook as soon as Idle Tallow answers.'
+                : 'This run is in the Logbook.'}
           </p>
-          <a className="btn btn-primary" href={ended.kind === 'finished' ? `/log/${run.id}` : '/bench'}>
-            {ended.kind === 'finished' ? 'See it in the Logbook' : 'To the bench'}
-          </a>
+          <Away away={away} waiting={waiting} />
+          {waiting === 0 && (
+            <a className="btn btn-primary" href={ended.kind === 'finished' ? `/log/${run.id}` : '/bench'}>
+              {ended.kind === 'finished' ? 'See it in the Logbook' : 'To the bench'}
+            </a>
+          )}
         </div>
       </div>
     );
@@ -88,6 +96,7 @@ function Bench({ start, stock }: Props) {
         onGiveUp={() => record({ kind: 'abandoned', note: '' })}
       />
       <div className="flex min-h-0 flex-col gap-2">
+        <Away away={away} waiting={waiting} />
         {problem && (
           <p role="alert" className="plate border-error text-error px-4 py-2 text-lg font-semibold">
             {problem.detail}

@@ -1,41 +1,78 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Run, RunEvent } from '../../core/run/run';
+import { explainRunFault } from '../../words/en/run/runFaults';
 import { type ApiProblem, callApi } from '../shared/api';
+import { listenToChanges } from '../shared/changes';
+import { newId } from '../shared/newId';
+import { keepPage } from './keepPage';
+import { outboxStore } from './outboxStore';
+import { type Delivery, runDelivery } from './runDelivery';
+
+/** So long an answer is waited for: hands wait as long at the first that does not come. */
+const ANSWER_WITHIN_MS = 5000;
+const AGAIN_AFTER_MS = 2000;
+/** A second press within it is of the same hand movement. */
+const ONE_PRESS_MS = 300;
 
 /**
- * A run and the way to add to it. An event counts when the server has it on the disk; one that got no answer is
- * sent again under its first id, so it can't happen twice.
+ * A run and the way to add to it. An event is kept in this browser first, counts at once, and is brought to the server by
+ * itself, also after a reload; what other screens add is followed.
  */
 export function useRun(start: Run) {
-  const [run, setRun] = useState(start);
-  const [problem, setProblem] = useState<ApiProblem | null>(null);
+  const [delivery, setDelivery] = useState<Delivery>({ run: start, waiting: 0, away: null, refused: null });
+  const [fault, setFault] = useState<ApiProblem | null>(null);
   const [sending, setSending] = useState(false);
-  const unanswered = useRef<{ id: string; text: string } | null>(null);
   const busy = useRef(false);
+  const [queue] = useState(() => {
+    const address = `/api/runs/${encodeURIComponent(start.id)}`;
+    const options = () => ({ signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
+    return runDelivery(start, {
+      store: outboxStore(),
+      newId,
+      now: () => new Date().toISOString(),
+      send: ({ id, event, occurredAt }) =>
+        callApi<Run>('POST', `${address}/events`, { eventId: id, event, occurredAt }, options()),
+      load: () => callApi<Run>('GET', address, undefined, options()),
+      onChange: setDelivery,
+    });
+  });
+
+  useEffect(() => {
+    void queue.begin();
+    void keepPage();
+    const stop = listenToChanges({
+      onChange: ({ run, events }) => {
+        if (run === start.id) void queue.refresh(events);
+      },
+      onThere: () => void queue.refresh(),
+      onAway: () => void queue.refresh(),
+    });
+    return stop;
+  }, [queue, start.id]);
+
+  const { waiting, away } = delivery;
+  useEffect(() => {
+    if (!away) return;
+    const timer = setInterval(() => void (waiting > 0 ? queue.deliver() : queue.refresh()), AGAIN_AFTER_MS);
+    return () => clearInterval(timer);
+  }, [queue, away, waiting]);
 
   async function record(event: RunEvent): Promise<boolean> {
     if (busy.current) return false;
     busy.current = true;
     setSending(true);
-    const text = JSON.stringify(event);
-    if (unanswered.current?.text !== text) unanswered.current = { id: crypto.randomUUID(), text };
-    const answer = await callApi<Run>('POST', `/api/runs/${run.id}/events`, {
-      eventId: unanswered.current.id,
-      event,
-    });
-    busy.current = false;
-    setSending(false);
-    if (answer.success) {
-      unanswered.current = null;
-      setRun(answer.data);
-      setProblem(null);
-      return true;
-    }
-    // Someone ticked on another screen: show how it stands there, with the reason.
-    if (answer.error.run) setRun(answer.error.run as Run);
-    setProblem(answer.error);
-    return false;
+    setTimeout(() => {
+      busy.current = false;
+      setSending(false);
+    }, ONE_PRESS_MS);
+    const checked = await queue.record(event);
+    setFault(
+      checked.success
+        ? null
+        : { status: 409, code: checked.error.code, detail: explainRunFault(checked.error) },
+    );
+    return checked.success;
   }
 
-  return { run, problem, sending, record };
+  return { run: delivery.run, waiting, away, problem: fault ?? delivery.refused, sending, record };
 }

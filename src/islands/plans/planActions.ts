@@ -1,6 +1,7 @@
 import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { callApi } from '../shared/api';
+import { newId } from '../shared/newId';
 
 const LONGEST_NAME = 113;
 
@@ -40,7 +41,7 @@ export function saveCopy(about: About, mine: Plan): Promise<void> {
 export async function toTheBench({ id, flush, onProblem }: About): Promise<void> {
   onProblem(null);
   if (!(await flush())) return;
-  const runId = crypto.randomUUID();
+  const runId = newId();
   const answer = await callApi('POST', '/api/runs', { id: runId, planId: id });
   if (answer.success) location.assign(`/bench/${runId}`);
   else onProblem(answer.error.detail);

@@ -25,7 +25,7 @@ export async function callApi<Body>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
-  options: { keepalive?: boolean } = {},
+  options: { keepalive?: boolean; signal?: AbortSignal } = {},
 ): Promise<ApiAnswer<Body>> {
   try {
     const response = await fetch(path, {

@@ -6,6 +6,7 @@ import { massUnit, type Showing } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { callApi } from '../shared/api';
+import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
 import type { LotView } from './lotView';
 
@@ -28,7 +29,7 @@ export function StockForm({ view, material, onSaved, onClose }: Props) {
   const [text, setText] = useState('');
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const [entryId] = useState(() => crypto.randomUUID());
+  const [entryId] = useState(() => newId());
   const [busy, setBusy] = useState(false);
   const isPacking = isCounted(material.kind);
 

@@ -1,0 +1,146 @@
+import { checkEvent, progress, withEvent } from '../../core/run/progress';
+import type { Run, RunEvent } from '../../core/run/run';
+import type { ApiAnswer, ApiProblem } from '../shared/api';
+import type { KeptEvent, OutboxStore } from './outboxStore';
+
+/** How a run stands here, and how it stands with the server. */
+export interface Delivery {
+  /** What the server has, with what is on its way. */
+  run: Run;
+  /** How many events are kept here and are not with the server yet. */
+  waiting: number;
+  /** Why nothing gets there; null while it does. */
+  away: ApiProblem | null;
+  /** Why the last event that the server would not have was left out; null where none was. */
+  refused: ApiProblem | null;
+}
+
+interface Options {
+  store: OutboxStore;
+  newId(): string;
+  now(): string;
+  /** Sends an event under its id; what it is answered is the run. */
+  send(kept: KeptEvent): Promise<ApiAnswer<Run>>;
+  /** How the run stands at the server. */
+  load(): Promise<ApiAnswer<Run>>;
+  onChange(delivery: Delivery): void;
+}
+
+/** Sent again after what was not the event's fault. */
+const isAway = ({ status }: ApiProblem) => status === 0 || status >= 500;
+
+/** A run whose events are kept here first, counted at once, and brought to the server in order, each once. */
+export interface RunDelivery {
+  state(): Delivery;
+  /** Takes up what was kept before the page was loaded. */
+  begin(): Promise<void>;
+  /** Keeps an event where it can follow, and begins to send it. */
+  record(event: RunEvent): Promise<ReturnType<typeof checkEvent>>;
+  /** Sends what waits, in order, until nothing does or nothing gets there. */
+  deliver(): Promise<void>;
+  /** Looks how the run stands at the server, where it is not said to have as many events as are known here. */
+  refresh(events?: number): Promise<void>;
+}
+
+export function runDelivery(start: Run, options: Options): RunDelivery {
+  const { store, newId, now, send, load, onChange } = options;
+  let server = start;
+  let waiting: KeptEvent[] = [];
+  let away: ApiProblem | null = null;
+  let refused: ApiProblem | null = null;
+  let delivering: Promise<void> | null = null;
+  let turn = Promise.resolve();
+
+  const state = (): Delivery => ({
+    run: waiting.reduce(withKept, server),
+    waiting: waiting.length,
+    away,
+    refused,
+  });
+  const tell = () => onChange(state());
+  /** What is asked of the server is asked one after the other, so that an answer of before never comes after one of now. */
+  function inTurn(work: () => Promise<void>): Promise<void> {
+    turn = turn.then(work);
+    return turn;
+  }
+
+  async function know(run: Run): Promise<void> {
+    server = run;
+    await (progress(run).ended ? store.forgetRun(run.id) : store.keepRun(run));
+  }
+
+  async function deliverAll(): Promise<void> {
+    for (;;) {
+      waiting = await store.of(start.id);
+      const [next] = waiting;
+      if (!next) break;
+      const answer = await send(next);
+      if (!answer.success && isAway(answer.error)) {
+        away = answer.error;
+        tell();
+        return;
+      }
+      away = null;
+      if (answer.success) await know(answer.data);
+      else {
+        refused = answer.error;
+        if (answer.error.run) await know(answer.error.run as Run);
+      }
+      await store.remove(next.place);
+      waiting = await store.of(start.id);
+      tell();
+    }
+    tell();
+  }
+
+  function deliver(): Promise<void> {
+    delivering ??= inTurn(deliverAll).finally(() => {
+      delivering = null;
+    });
+    return delivering;
+  }
+
+  return {
+    state,
+    deliver,
+    async begin() {
+      const kept = await store.runOf(start.id);
+      // A page that was loaded without the server may be of before.
+      if (kept && kept.events.length > server.events.length) server = kept;
+      waiting = await store.of(start.id);
+      tell();
+      await deliver();
+    },
+    async record(event) {
+      const checked = checkEvent(state().run, event);
+      if (!checked.success) return checked;
+      refused = null;
+      await store.add({ id: newId(), runId: start.id, event, occurredAt: now() });
+      waiting = await store.of(start.id);
+      tell();
+      void inTurn(deliverAll);
+      return checked;
+    },
+    async refresh(events) {
+      await inTurn(async () => {
+        if (events === server.events.length) return;
+        const answer = await load();
+        if (answer.success) {
+          away = null;
+          await know(answer.data);
+          tell();
+        } else if (isAway(answer.error)) {
+          away = answer.error;
+          tell();
+        }
+      });
+      if (waiting.length > 0 && !away) await deliver();
+    },
+  };
+}
+
+/** A run with an event that is on its way, where it can follow. */
+function withKept(run: Run, { event, occurredAt }: KeptEvent): Run {
+  if (!checkEvent(run, event).success) return run;
+  return withEvent(run, { occurredAt, recordedAt: occurredAt, source: {}, event });
+}

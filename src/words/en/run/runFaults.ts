@@ -1,0 +1,27 @@
+import type { RunFault } from '../../../core/run/progress';
+
+/** Why something can't follow what has happened in a run. */
+export function explainRunFault(fault: RunFault): string {
+  switch (fault.code) {
+    case 'run-has-ended':
+      return 'This run has ended, and what it holds stays as it is.';
+    case 'unknown-task':
+      return `There is no task “${fault.taskId}” in this run.`;
+    case 'already-done':
+      return 'This task has been ticked already, perhaps on another screen. Undo it first to weigh again.';
+    case 'not-a-weighing':
+      return 'Nothing is weighed in this task. Tick it without a weight.';
+    case 'needs-a-weight':
+      return 'This task needs the weight that is on the scale.';
+    case 'not-done-yet':
+      return 'This task is open, so there is nothing to undo.';
+    case 'not-optional':
+      return 'Only a dose that the plan calls optional can be left out. Weigh it, or give the run up.';
+    case 'is-a-wait':
+      return 'This passes by itself. Go on with what comes after it.';
+    case 'needs-first':
+      return `${fault.needs.length === 1 ? 'One task' : `${fault.needs.length} tasks`} must be done before this one: ${fault.needs.slice(0, 3).join(', ')}.`;
+    case 'tasks-are-open':
+      return `${fault.open} ${fault.open === 1 ? 'task is' : 'tasks are'} still open. Do them first, or give the run up.`;
+  }
+}

@@ -1,0 +1,75 @@
+import { expect, type Page, test } from '@playwright/test';
+import type { Run } from '../../src/core/run/run';
+import { base, planFile } from '../support/planFiles';
+import { type RunningServer, send, startServer, temporaryFolder } from '../support/server';
+import { looksRight } from './looksRight';
+
+test.use({ serviceWorkers: 'allow' });
+
+/** The page, and what it loaded, opens without the server from now on. */
+async function kept(page: Page) {
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const names = (await (await caches.open('tallow-bench-1')).keys()).map(
+          ({ url }) => new URL(url).pathname,
+        );
+        return names.includes(location.pathname) && names.some((name) => name.startsWith('/_astro/Bench'));
+      }),
+    )
+    .toBe(true);
+}
+
+const ticked = (page: Page) => page.getByRole('button', { name: /ticked/ });
+
+test('the server stops in the middle of a weighing: the bench works on, through a reload, and delivers by itself; a second screen follows', async ({
+  browser,
+}) => {
+  const folder = temporaryFolder();
+  let server: RunningServer = await startServer(folder.path);
+  const { base: address, port } = server;
+  const file = planFile([{ base: base() }, {}, {}]);
+  const { id: planId } = (await send(address, 'POST', '/api/plans/import', file)).body;
+  const runId = crypto.randomUUID();
+  await send(address, 'POST', '/api/runs', { id: runId, planId });
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
+  const [one, two] = await Promise.all(contexts.map((context) => context.newPage()));
+  if (!one || !two) throw new Error('two pages');
+  await one.emulateMedia({ reducedMotion: 'reduce' });
+  for (const page of [one, two]) await page.goto(`${address}/bench/${runId}`);
+  await kept(one);
+
+  await one.getByLabel('On the scale').fill('204');
+  await server.stop('SIGKILL');
+  await expect(one.getByText('No answer from Idle Tallow.')).toBeVisible();
+  await one.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(one.getByText('1 tick is kept here')).toBeVisible();
+  await expect(ticked(one)).toHaveCount(1);
+  await one.getByRole('button', { name: 'Done' }).click();
+  await expect(one.getByText('2 ticks are kept here')).toBeVisible();
+  await looksRight(one, 'the bench without the server');
+  await one.reload();
+  await expect(ticked(one)).toHaveCount(2);
+  await expect(one.getByText('2 ticks are kept here')).toBeVisible();
+
+  // Any other page is ours, with a way to try again.
+  await one.goto(`${address}/plans`);
+  await expect(one.getByRole('heading', { name: 'No answer from Idle Tallow' })).toBeVisible();
+  await looksRight(one, 'a page without the server');
+  server = await startServer(folder.path, [], port);
+  await one.getByRole('button', { name: 'Try again' }).click();
+  await expect(one.getByRole('heading', { name: 'Plans' })).toBeVisible();
+
+  // Nothing was sent while no bench was open; the page of the bench does it without a press.
+  await one.goto(`${address}/bench/${runId}`);
+  for (const page of [one, two]) {
+    await expect(page.getByText('No answer from Idle Tallow')).toBeHidden();
+    await expect(ticked(page)).toHaveCount(2);
+  }
+  const run: Run = (await send(address, 'GET', `/api/runs/${runId}`)).body;
+  expect(run.events.map(({ event }) => event.kind)).toEqual(['weighed', 'done']);
+  expect(run.events[0]?.event).toMatchObject({ massG: 204 });
+  await Promise.all(contexts.map((context) => context.close()));
+  await server.stop();
+  folder.remove();
+});
