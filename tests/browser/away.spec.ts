@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import type { Run } from '../../src/core/run/run';
-import { base, planFile } from '../support/planFiles';
+import { base, fragrance, planFile } from '../support/planFiles';
 import { type RunningServer, send, startServer, temporaryFolder } from '../support/server';
 import { looksRight } from './looksRight';
 
@@ -28,7 +28,7 @@ test('the server stops in the middle of a weighing: the bench works on, through 
   const folder = temporaryFolder();
   let server: RunningServer = await startServer(folder.path);
   const { base: address, port } = server;
-  const file = planFile([{ base: base() }, {}, {}]);
+  const file = planFile([{ base: base(), doses: [[fragrance(), '2.8 %']] }, {}, {}]);
   const { id: planId } = (await send(address, 'POST', '/api/plans/import', file)).body;
   const runId = crypto.randomUUID();
   await send(address, 'POST', '/api/runs', { id: runId, planId });
@@ -51,6 +51,10 @@ test('the server stops in the middle of a weighing: the bench works on, through 
   await one.reload();
   await expect(ticked(one)).toHaveCount(2);
   await expect(one.getByText('2 ticks are kept here')).toBeVisible();
+
+  // A limit that is passed at the scale is told in words, also where they were never shown before.
+  await one.getByLabel('On the scale').fill('20');
+  await expect(one.getByText(/^Fragrance 28\.52 % of base, cap 3 %\. 170\.1 g more base/)).toBeVisible();
 
   // Any other page is ours, with a way to try again.
   await one.goto(`${address}/plans`);

@@ -85,7 +85,10 @@ export function findingWords(code: FindingCode): Promise<Words> {
   const known = loaded.get(code);
   if (known) return known;
   // The table is keyed by the code, which the compiler can't follow from one to the other.
-  const words = WORDS[code]() as Promise<Words>;
+  // What could not be loaded, as without the server, is told by its code: a page never goes down for it.
+  const words = (WORDS[code]() as Promise<Words>).catch(
+    (): Words => () => ({ title: spelled(code), reason: '', fixLabel: null }),
+  );
   loaded.set(code, words);
   return words;
 }
@@ -94,6 +97,12 @@ export function findingWords(code: FindingCode): Promise<Words> {
 export async function allFindingWords(): Promise<Words> {
   const codes = Object.keys(WORDS) as FindingCode[];
   const words = new Map<FindingCode, Words>();
-  for (const code of codes) words.set(code, await findingWords(code));
+  await Promise.all(codes.map(async (code) => words.set(code, await findingWords(code))));
   return (found, showing) => (words.get(found.code) as Words)(found, showing);
+}
+
+/** “Over supplier limit”: not well said, but said. */
+function spelled(code: FindingCode): string {
+  const words = code.replaceAll('-', ' ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
