@@ -3,8 +3,11 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import compression from 'compression';
 import sirv from 'sirv';
+import { renderUnicodeCompact } from 'uqr';
+import { readSharing } from '../src/db/devices.mjs';
 import { isTrustedHost } from '../src/server/trustedHosts.mjs';
 import { projectFolder, stopWith } from './setup.mjs';
+import { makeSharing } from './share.mjs';
 
 /** How long a stop waits for requests that are being answered. */
 const STOP_WITHIN_MS = 5000;
@@ -20,9 +23,9 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
 /**
  * Serves the built application on 127.0.0.1 until SIGTERM, SIGINT or SIGHUP.
  *
- * @param {{ port: number }} options
+ * @param {{ port: number, data: string, share: boolean, shareAt: string[] | null, tls: { cert: string, key: string } | null }} options
  */
-export async function serve({ port }) {
+export async function serve({ port, data, share, shareAt, tls }) {
   process.env.ASTRO_NODE_AUTOSTART = 'disabled';
   process.env.NODE_ENV = 'production';
   const { handler } = await import(pathToFileURL(join(projectFolder, 'dist', 'server', 'entry.mjs')).href);
@@ -42,7 +45,11 @@ export async function serve({ port }) {
   /** @type {Set<import('node:http').ServerResponse>} */
   const listening = new Set();
   // Static files pass by the middleware, so what holds for every answer is set here.
-  const server = createServer((request, response) => {
+  /**
+   * @param {import('node:http').IncomingMessage} request
+   * @param {import('node:http').ServerResponse} response
+   */
+  const serveAll = (request, response) => {
     // What is listened to has no end of its own.
     if (request.url === LISTENED_TO) {
       listening.add(response);
@@ -50,8 +57,6 @@ export async function serve({ port }) {
     }
     response.setHeader('x-content-type-options', 'nosniff');
     response.setHeader('referrer-policy', 'no-referrer');
-    if (!isTrustedHost(request.headers.host))
-      return refuse(response, 403, 'Idle Tallow only answers at 127.0.0.1 and localhost.');
     if (!METHODS.includes(request.method ?? '')) {
       response.setHeader('allow', METHODS.join(', '));
       return refuse(response, 405, `Nothing here answers ${request.method}.`);
@@ -60,6 +65,20 @@ export async function serve({ port }) {
     if (!canBeRead(request.url ?? '/'))
       request.url = request.url?.startsWith('/api/') ? '/api/no-such-address' : '/404';
     compressed(request, response, () => files(request, response, () => handler(request, response)));
+  };
+  const server = createServer((request, response) => {
+    // Only who was let in says so, and that is not said by the request.
+    delete request.headers['x-tallow-device'];
+    if (!isTrustedHost(request.headers.host))
+      return refuse(response, 403, 'Idle Tallow only answers at 127.0.0.1 and localhost.');
+    return serveAll(request, response);
+  });
+  const sharing = makeSharing({
+    folder: data,
+    port,
+    at: shareAt,
+    tls,
+    serve: serveAll,
   });
 
   // A connection that is kept and closed at the moment it is used again is a request that fails.
@@ -72,11 +91,37 @@ export async function serve({ port }) {
 
   stopOnSignal(server, () => {
     for (const response of listening) response.end();
+    sharing.stop();
   });
   const address = `http://127.0.0.1:${port}`;
   const health = await fetch(`${address}/api/health`);
   if (!health.ok) stopWith((await health.json()).detail);
+  if (share || readSharing(data).isOn) await startSharing(sharing, share);
   console.log(`Idle Tallow is at ${address}  (Ctrl-C stops it)`);
+}
+
+/**
+ * Serves the local network, too, and prints a link that lets one device in. What was only switched on in the page does not
+ * keep the workshop from being opened where there is no network.
+ *
+ * @param {ReturnType<typeof makeSharing>} sharing
+ * @param {boolean} isAsked by the command
+ */
+async function startSharing(sharing, isAsked) {
+  try {
+    await sharing.start();
+  } catch (error) {
+    const why = `The local network can't be served: ${error instanceof Error ? error.message : error}.`;
+    if (isAsked) stopWith(why);
+    console.error(why);
+    return;
+  }
+  console.log(
+    `Devices of this network reach it at ${sharing.addresses().join(' and ')}, once they are let in.`,
+  );
+  if (!isAsked) return;
+  const { url } = sharing.invite();
+  console.log(`This lets one in, once, for ten minutes: ${url}\n${renderUnicodeCompact(url)}`);
 }
 
 /**

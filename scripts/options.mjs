@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { projectFolder, stopWith } from './setup.mjs';
@@ -17,11 +19,15 @@ export function parseOptions(words) {
         reset: { type: 'boolean', default: false },
         port: { type: 'string', default: '4310' },
         data: { type: 'string' },
+        share: { type: 'boolean', default: false },
+        'share-at': { type: 'string', multiple: true },
+        cert: { type: 'string' },
+        key: { type: 'string' },
       },
     }));
   } catch (error) {
     stopWith(
-      `${error instanceof Error ? error.message : error} Options: --port N, --data FOLDER, and --reset for the demo.`,
+      `${error instanceof Error ? error.message : error} Options: --port N, --data FOLDER, --share, --share-at ADDRESS, --cert FILE with --key FILE, and --reset for the demo.`,
     );
   }
   const port = Number(values.port);
@@ -30,11 +36,27 @@ export function parseOptions(words) {
   }
   if (values.reset && !values.demo)
     stopWith('--reset belongs to the demo: a workshop of your own is never wiped.');
+  if ((values.cert === undefined) !== (values.key === undefined))
+    stopWith('--cert and --key belong together: give both files, or neither.');
+  for (const address of values['share-at'] ?? [])
+    if (!isIP(address)) stopWith(`--share-at ${address} is no address: give one such as 192.168.1.20.`);
   const folder = values.demo ? 'data/demo' : 'data/workshop';
   return {
     demo: values.demo,
     reset: values.reset,
     port,
+    share: values.share || values['share-at'] !== undefined,
+    shareAt: values['share-at'] ?? null,
+    tls: values.cert && values.key ? { cert: fileText(values.cert), key: fileText(values.key) } : null,
     data: values.data ? resolve(values.data) : resolve(projectFolder, folder),
   };
+}
+
+/** @param {string} path */
+function fileText(path) {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch {
+    return stopWith(`${path} can't be read. Give the file of the certificate, and that of its key.`);
+  }
 }

@@ -1,15 +1,18 @@
 import { defineMiddleware } from 'astro:middleware';
 import { knownProblem, problemOf } from './server/endpoint';
 import { Problem } from './server/problem';
+import { checkDevice, deviceOf } from './server/sharing';
 import { isTrustedHost, isTrustedOrigin } from './server/trustedHosts.mjs';
 
 /** Closed by default: only this machine's own pages are answered, and no other page may frame or sniff them. */
 export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite }, next) => {
   const host = request.headers.get('host');
-  if (!isTrustedHost(host))
+  const device = deviceOf(request);
+  // Where a device was let in its Host was looked at already.
+  if (!device && !isTrustedHost(host))
     return refusal('foreign-host', 'Idle Tallow only answers at 127.0.0.1 and localhost.');
   if (
-    !isTrustedOrigin(request.headers.get('origin'), host) ||
+    !isTrustedOrigin(request.headers.get('origin'), host, device !== null) ||
     request.headers.get('sec-fetch-site') === 'cross-site'
   ) {
     return refusal('foreign-origin', 'This request comes from another site, and was refused.');
@@ -18,6 +21,7 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite
   const isApi = url.pathname === '/api' || url.pathname.startsWith('/api/');
   let response: Response;
   try {
+    if (device) checkDevice(device, request.method, url.pathname);
     response = await next();
   } catch (error) {
     if (isApi) response = problemOf(error).toResponse();

@@ -17,8 +17,9 @@ export function isTrustedHost(host) {
  *
  * @param {string | null | undefined} origin
  * @param {string | null | undefined} host
+ * @param {boolean} [mayBeSecure] where it may have come by a certificate
  */
-export function isTrustedOrigin(origin, host) {
+export function isTrustedOrigin(origin, host, mayBeSecure = false) {
   if (origin === null || origin === undefined) return true;
-  return origin === `http://${host}`;
+  return origin === `http://${host}` || (mayBeSecure && origin === `https://${host}`);
 }

@@ -2,6 +2,7 @@ import { existsSync, renameSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { DATABASE_FILE } from '../dataFolder.mjs';
+import { forgetDevices } from '../devices.mjs';
 import { makeFolder } from '../makeFolder';
 import { COPIES_FOLDER, copyDatabaseNow, faultOf } from './copyFolder';
 
@@ -18,6 +19,8 @@ export function bringBack(folder: string, from: string, at: string): string | nu
   const kept = keepAside(folder, path, at);
   for (const ending of ['-wal', '-shm']) rmSync(path + ending, { force: true });
   renameSync(from, path);
+  // Who was let in by the workshop that was here is not let in by another.
+  forgetDevices(folder);
   return kept;
 }
 

@@ -3,6 +3,7 @@ import { z } from '../../../../core/zod';
 import { endpoint, param } from '../../../../server/endpoint';
 import { readJson } from '../../../../server/readJson';
 import { recordEvent } from '../../../../server/runs';
+import { deviceOf } from '../../../../server/sharing';
 import { workshop } from '../../../../server/workshop';
 
 const recordSchema = z.strictObject({
@@ -14,6 +15,8 @@ const recordSchema = z.strictObject({
 });
 
 export const POST = endpoint(async (context) => {
-  const { eventId, event, ...about } = await readJson(context.request, recordSchema);
+  const { eventId, event, ...sent } = await readJson(context.request, recordSchema);
+  const device = deviceOf(context.request);
+  const about = device ? { ...sent, source: { ...sent.source, deviceId: device.id } } : sent;
   return { status: 201, body: recordEvent(workshop(), param(context, 'id'), eventId, event, about) };
 });
