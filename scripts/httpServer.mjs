@@ -174,6 +174,8 @@ function stopOnSignal(server, endStreams) {
     setTimeout(() => process.exit(0), STOP_WITHIN_MS).unref();
   };
   for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP']) process.on(signal, stop);
+  // Whoever may send it could look into the running process: there is no debugger here.
+  process.on('SIGUSR1', () => {});
   if (process.env.npm_lifecycle_event) stopWithParent(stop);
 }
 

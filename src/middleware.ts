@@ -1,5 +1,5 @@
 import { defineMiddleware } from 'astro:middleware';
-import { knownProblem, problemOf } from './server/endpoint';
+import { problemOf } from './server/endpoint';
 import { Problem } from './server/problem';
 import { checkDevice, deviceOf } from './server/sharing';
 import { isTrustedHost, isTrustedOrigin } from './server/trustedHosts.mjs';
@@ -24,13 +24,9 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite
     if (device) checkDevice(device, request.method, url.pathname);
     response = await next();
   } catch (error) {
-    if (isApi) response = problemOf(error).toResponse();
-    else {
-      const problem = knownProblem(error);
-      if (!problem) throw error;
-      locals.problem = problem;
-      response = await rewrite('/trouble');
-    }
+    const problem = problemOf(error, request);
+    locals.problem = problem;
+    response = isApi ? problem.toResponse() : await rewrite('/trouble');
   }
   if (isApi && response.status >= 400 && !isProblem(response)) {
     response = new Problem(

@@ -1,6 +1,7 @@
 import type { APIContext, APIRoute } from 'astro';
 import { BrokenRecordError } from '../db/readRecord';
 import { databaseProblem } from './databaseProblem';
+import { isClientGone, logProblem } from './logLine';
 import { Problem } from './problem';
 import { whenFree } from './whenFree';
 import { workshop } from './workshop';
@@ -25,26 +26,29 @@ export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>
         headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers },
       });
     } catch (error) {
-      return problemOf(error).toResponse();
+      return problemOf(error, context.request).toResponse();
     }
   };
 }
 
-/** The problem an error stands for. What is not ours to explain is written to the log and told without details. */
-export function problemOf(error: unknown): Problem {
+/** The problem an error stands for. What is not ours to explain stands in the log, and is told by its number there. */
+export function problemOf(error: unknown, request?: Request): Problem {
   const known = knownProblem(error);
   if (known) return known;
-  console.error(error);
+  const what = request ? `${request.method} ${new URL(request.url).pathname}` : 'request';
+  const number = logProblem(error, what);
   return new Problem(
     500,
     'internal',
-    'Something went wrong on our side. Nothing was saved. Try again; the server’s log has the details.',
+    `Something went wrong on our side. What was saved before is safe. Try again; if it stays like this, problem ${number} in the server’s log says more.`,
+    { number },
   );
 }
 
 /** The problem an error stands for; null where it is not ours to explain. */
 export function knownProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
+  if (isClientGone(error)) return new Problem(400, 'client-gone', 'The request ended before it was whole.');
   if (error instanceof BrokenRecordError)
     return new Problem(422, 'broken-record', error.message, { record: error.broken.id });
   return databaseProblem(error);

@@ -89,6 +89,35 @@ test('SIGTERM, SIGINT and SIGHUP stop cleanly: a request in hand is answered, th
   }
 });
 
+test('clients that go away leave nothing in the log, a signal opens no debugger, and who listens does not hold up the stop', async () => {
+  const folder = temporaryFolder();
+  const server = await startServer(folder.path);
+  const health = () => send(server.base, 'GET', '/api/health');
+  const headers = { 'content-type': 'application/json', 'content-length': 5000 };
+  for (const path of ['/api/plans/import', '/api/copies/look', '/api/sheet']) {
+    const left = request({ host: '127.0.0.1', port: server.port, method: 'POST', path, headers });
+    left.on('error', () => {});
+    left.write('{"half":');
+    await health();
+    left.destroy();
+    await health();
+  }
+  const listening = await fetch(`${server.base}/api/changes`);
+  assert.equal(listening.headers.get('content-type'), 'text/event-stream');
+  const page = request({ host: '127.0.0.1', port: server.port, path: '/plans' });
+  page.on('error', () => {});
+  page.end();
+  page.destroy();
+  server.process.kill('SIGUSR1');
+  await health();
+  const began = server.printed().split('\n').filter(Boolean);
+  assert.deepEqual(began.length, 1, server.printed());
+  assert.equal(await server.stop(), 0);
+  assert.doesNotMatch(server.printed(), /Debugger|Error|problem/);
+  await listening.body?.cancel();
+  folder.remove();
+});
+
 test('SIGTERM to npm reaches the server', async () => {
   const folder = temporaryFolder();
   const port = await freePort();
