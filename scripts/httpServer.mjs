@@ -59,7 +59,7 @@ export async function serve({ port, data, share, shareAt, tls }) {
     response.setHeader('referrer-policy', 'no-referrer');
     if (!METHODS.includes(request.method ?? '')) {
       response.setHeader('allow', METHODS.join(', '));
-      return refuse(response, 405, `Nothing here answers ${request.method}.`);
+      return refuse(request, response, 405, 'method', `Nothing here answers ${request.method}.`);
     }
     // An address that can't be read is of nothing; the page and the endpoint that say so are ours.
     if (!canBeRead(request.url ?? '/'))
@@ -70,7 +70,13 @@ export async function serve({ port, data, share, shareAt, tls }) {
     // Only who was let in says so, and that is not said by the request.
     delete request.headers['x-tallow-device'];
     if (!isTrustedHost(request.headers.host))
-      return refuse(response, 403, 'Idle Tallow only answers at 127.0.0.1 and localhost.');
+      return refuse(
+        request,
+        response,
+        403,
+        'foreign-host',
+        'Idle Tallow only answers at 127.0.0.1 and localhost.',
+      );
     return serveAll(request, response);
   });
   const sharing = makeSharing({
@@ -125,19 +131,28 @@ async function startSharing(sharing, isAsked) {
 }
 
 /**
+ * @param {import('node:http').IncomingMessage} request
  * @param {import('node:http').ServerResponse} response
  * @param {number} status
- * @param {string} sentence
+ * @param {string} code for machines
+ * @param {string} detail one sentence
  */
-function refuse(response, status, sentence) {
-  response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8' }).end(sentence);
+function refuse({ url }, response, status, code, detail) {
+  if (!url?.startsWith('/api/'))
+    return response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8' }).end(detail);
+  // RFC 9457, as every other error of an endpoint.
+  const problem = { type: `urn:idle-tallow:problem:${code}`, title: 'Refused', status, code, detail };
+  return response
+    .writeHead(status, { 'content-type': 'application/problem+json' })
+    .end(JSON.stringify(problem));
 }
 
 /** @param {string} address */
 function canBeRead(address) {
   try {
     decodeURI(address);
-    return true;
+    // No path of ours has a percent sign, and the framework takes none.
+    return !/^[^?]*%25/.test(address);
   } catch {
     return false;
   }

@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { anyPlanFile } from '../tests/support/anyPlanFile';
 import { agreesEverywhere } from '../tests/support/oneList';
 
-/** Many plans of any kind through review, schedule, tasks and words: `npm run soak -- 20000 [seed]`. */
+/**
+ * Many plans of any kind through review, schedule, tasks and words: `npm run soak -- 20000 [seed]`; or the server under
+ * fifty connections: `npm run soak -- server [minutes]`.
+ */
+if (process.argv[2] === 'server') {
+  const { soakServer } = await import('./soakServer');
+  await soakServer(Number(process.argv[3] ?? 10));
+  process.exit();
+}
+
 const plans = Number(process.argv[2] ?? 20_000);
 const seed = Number(process.argv[3] ?? Date.now() % 2 ** 31);
 const EVERY = 500;

@@ -53,10 +53,9 @@ function statementsOf(db: Database.Database) {
     open: db.prepare<[], RunRow>(
       `SELECT ${COLUMNS} FROM runs WHERE ended IS NULL ORDER BY started_at DESC, id`,
     ),
-    finished: db.prepare<[number, number], RunRow>(
-      `WITH found AS (SELECT id FROM runs WHERE ended = 'finished' AND ${isShown('run', 'runs.id')}
-         ORDER BY ended_at DESC, id LIMIT ? OFFSET ?)
-       SELECT ${COLUMNS} FROM runs WHERE id IN (SELECT id FROM found) ORDER BY ended_at DESC, id`,
+    finished: db.prepare<[number, number], { id: string }>(
+      `SELECT id FROM runs WHERE ended = 'finished' AND ${isShown('run', 'runs.id')}
+       ORDER BY ended_at DESC, id LIMIT ? OFFSET ?`,
     ),
     countFinished: db.prepare<[], { total: number }>(
       `SELECT (SELECT count(*) FROM runs WHERE ended = 'finished')
@@ -153,6 +152,16 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     const reads = rows.map(runs.read);
     return { items: readable(reads), broken: broken(reads), total };
   };
+  /** Ids of finished runs whose plan or note has these words, the last finished first, and how many there are. */
+  function finishedIds(search: string, offset: number, limit: number): { ids: string[]; total: number } {
+    if (search === '')
+      return {
+        ids: sql.finished.all(limit, offset).map(({ id }) => id),
+        total: sql.countFinished.get()?.total ?? 0,
+      };
+    const found = sql.found.all(folded(search));
+    return { ids: found.slice(offset, offset + limit).map(({ id }) => id), total: found.length };
+  }
 
   return {
     /** @throws BrokenRecordError */
@@ -167,10 +176,17 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     },
     /** Finished runs whose plan or note has these words, the last finished first. */
     finished({ search = '', offset = 0, limit = 50 } = {}): Page<Run> {
-      if (search === '') return page(sql.finished.all(limit, offset), sql.countFinished.get()?.total ?? 0);
-      const found = sql.found.all(folded(search));
-      const rows = found.slice(offset, offset + limit).flatMap(({ id }) => sql.one.get(id) ?? []);
-      return page(rows, found.length);
+      const { ids, total } = finishedIds(search, offset, limit);
+      return page(
+        ids.flatMap((id) => sql.one.get(id) ?? []),
+        total,
+      );
+    },
+    finishedIds,
+    /** A run as it can be read, or not. */
+    asKept(id: string): Result<Run, BrokenRecord> | undefined {
+      const row = sql.one.get(id);
+      return row && runs.read(row);
     },
     /** How a run ended, also of one that can't be read: null while it is open. */
     ending: (id: string): RunEnding | null | undefined => sql.ending.get(id)?.ended,

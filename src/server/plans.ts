@@ -1,6 +1,7 @@
+import { setImmediate } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import type { MadePiece } from '../core/plan/embed';
-import type { Plan } from '../core/plan/plan';
+import { namedPlans, type Plan } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { madePieces, planFileOf } from './planFile';
 import { notFound } from './problem';
@@ -15,10 +16,24 @@ export function findPlan({ plans }: Workshop, id: string, version?: number): Sto
   return found;
 }
 
-/** Pieces of the workshop's other plans, to set into this one. */
-export function madeByOthers(workshop: Workshop, planId: string): MadePiece[] {
+/** Pieces of other plans that are set into a plan. */
+export function madeForPlan(workshop: Workshop, plan: Plan): MadePiece[] {
   const pieces = madePieces(workshop);
-  return workshop.plans.all().flatMap(({ id }) => (id === planId ? [] : (pieces.of(id) ?? [])));
+  return [...namedPlans(plan)].flatMap((id) => pieces.of(id) ?? []);
+}
+
+/** So many plans are worked out before others are answered. */
+const AT_ONCE = 20;
+
+/** Pieces of all other plans of the workshop, to set into this one. */
+export async function madeByOthers(workshop: Workshop, planId: string): Promise<MadePiece[]> {
+  const pieces = madePieces(workshop);
+  const made: MadePiece[] = [];
+  for (const [index, { id }] of workshop.plans.all().entries()) {
+    if (index % AT_ONCE === 0) await setImmediate();
+    if (id !== planId) made.push(...[pieces.of(id) ?? []].flat());
+  }
+  return made;
 }
 
 export function createPlan(workshop: Workshop, plan: Plan): StoredPlan {

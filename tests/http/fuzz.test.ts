@@ -2,9 +2,12 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../support/anyPlanFile';
+import { planFile } from '../support/planFiles';
 import { send, startServer, temporaryFolder } from '../support/server';
 
-const PLANS = 120;
+const PLANS = 240;
+const REQUESTS = 2000;
+const SEED = 20261128;
 const MOST_POURS = 9;
 
 test('random plans to the sheet, the pour plan and the import: an answer for each, never our fault, and every page opens with them', async (t) => {
@@ -16,8 +19,7 @@ test('random plans to the sheet, the pour plan and the import: an answer for eac
   });
   let slowest = 0;
   const counts = new Map<number, number>();
-  const seed = 20261128;
-  for (const [index, file] of fc.sample(anyPlanFile(MOST_POURS), { numRuns: PLANS, seed }).entries())
+  for (const [index, file] of fc.sample(anyPlanFile(MOST_POURS), { numRuns: PLANS, seed: SEED }).entries())
     for (const address of ['/api/sheet', '/api/pour-plan', '/api/plans/import']) {
       const began = performance.now();
       const { status, body } = await send(server.base, 'POST', address, file);
@@ -25,7 +27,7 @@ test('random plans to the sheet, the pour plan and the import: an answer for eac
       counts.set(status, (counts.get(status) ?? 0) + 1);
       assert.ok(
         status < 500,
-        `plan ${index} of seed ${seed} at ${address}: ${status} ${JSON.stringify(body)}`,
+        `plan ${index} of seed ${SEED} at ${address}: ${status} ${JSON.stringify(body)}`,
       );
     }
   t.diagnostic(
@@ -33,4 +35,96 @@ test('random plans to the sheet, the pour plan and the import: an answer for eac
   );
   for (const page of ['/', '/plans', '/plans?page=3', '/molds', '/shelf', '/plans/buy'])
     assert.equal((await fetch(server.base + page)).status, 200, page);
+});
+
+const junk = fc.oneof(
+  fc.constantFrom(
+    '',
+    'constructor',
+    '__proto__',
+    '½',
+    '2,5',
+    '-1',
+    '1e309',
+    '%00',
+    '..%2f..%2fetc',
+    '\u202e',
+    '<b>',
+    'null',
+  ),
+  fc.string({ maxLength: 40 }),
+  fc.string({ unit: 'binary', maxLength: 12 }),
+);
+const PLACES = [
+  ...[
+    'plans',
+    'materials',
+    'molds',
+    'jugs',
+    'scales',
+    'lots',
+    'runs',
+    'log',
+    'log/csv',
+    'shelf/csv',
+    'shelf/lots',
+  ],
+  ...[
+    'house-rules',
+    'sheet',
+    'pour-plan',
+    'recipe',
+    'plans/import',
+    'plans/meet',
+    'plans/recipe',
+    'shelf/import',
+  ],
+  ...['put-away/plan', 'put-away/lot', 'versions/material', 'versions/house-rules', 'copies', 'copies/look'],
+  ...['copies/bring-back', 'copies/waiting', 'copies/second-place', 'devices', 'schemas', 'health'],
+];
+const hostile = fc.record({
+  method: fc.constantFrom('GET', 'GET', 'POST', 'PUT', 'DELETE', 'PATCH'),
+  isApi: fc.boolean(),
+  place: fc.constantFrom(...PLACES),
+  more: fc.array(junk, { maxLength: 2 }),
+  query: fc.array(
+    fc.tuple(
+      fc.constantFrom('q', 'page', 'of', 'version', 'plan', 'plans', 'material', 'in', 'gone', 'kept'),
+      junk,
+    ),
+    {
+      maxLength: 2,
+    },
+  ),
+  type: fc.constantFrom('application/json', 'text/csv', 'application/octet-stream', 'text/plain'),
+  body: fc.oneof(fc.json({ maxDepth: 3 }), junk),
+});
+
+test('two thousand hostile requests: a clear answer to each, never our fault, and the workshop is as it was', async (t) => {
+  const { path, remove } = temporaryFolder();
+  const server = await startServer(path);
+  t.after(async () => {
+    await server.stop();
+    remove();
+  });
+  await send(server.base, 'POST', '/api/plans/import', planFile([{}]));
+  const all = async () => (await send(server.base, 'GET', '/api/plans')).body;
+  const before = await all();
+  for (const request of fc.sample(hostile, { numRuns: REQUESTS, seed: SEED })) {
+    const { method, isApi, place, more, query, type, body } = request;
+    const address = new URL(`${isApi ? '/api' : ''}/${place}`, server.base);
+    address.pathname += more.map((part) => `/${encodeURIComponent(part.toWellFormed())}`).join('');
+    for (const [key, value] of query) address.searchParams.append(key, value);
+    const told = `${method} ${address.pathname}${address.search} ${body}`;
+    const answer = await fetch(address, {
+      method,
+      ...(method === 'GET' ? {} : { body: body.toWellFormed(), headers: { 'content-type': type } }),
+    });
+    const text = await answer.text();
+    assert.ok(answer.status < 500, `${told}: ${answer.status} ${text.slice(0, 200)}`);
+    if (isApi && answer.status >= 400)
+      assert.equal(answer.headers.get('content-type'), 'application/problem+json', told);
+  }
+  assert.deepEqual(await all(), before);
+  assert.doesNotMatch(server.printed(), /problem [2-9A-Z]{5}/);
 });

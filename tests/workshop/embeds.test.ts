@@ -33,7 +33,7 @@ function harbour() {
   return { workshop, boat, bar: createPlan(workshop, withBoat(boat.id)) };
 }
 
-test('a plan’s piece is as its plan makes it now: weight, volume, height and colour', () => {
+test('a plan’s piece is as its plan makes it now: weight, volume, height and colour', async () => {
   const { workshop, boat, bar } = harbour();
   const [made] = planFileOf(workshop, bar.plan).made ?? [];
   assert.ok(made && isClose(made.pieceG ?? 0, 5 * 1.05) && isClose(made.pieceMl ?? 0, 5));
@@ -41,12 +41,10 @@ test('a plan’s piece is as its plan makes it now: weight, volume, height and c
   savePlan(workshop, boat.id, { ...boat.plan, fillFraction: 0.5 }, boat.revision);
   const [smaller] = planFileOf(workshop, bar.plan).made ?? [];
   assert.ok(isClose(smaller?.pieceMl ?? 0, 2.5));
-  assert.deepEqual(
-    madeByOthers(workshop, bar.id)
-      .map(({ name }) => name)
-      .sort(),
-    ['Boat', 'Test plan'],
-  );
+  assert.deepEqual((await madeByOthers(workshop, bar.id)).map(({ name }) => name).sort(), [
+    'Boat',
+    'Test plan',
+  ]);
 });
 
 test('plans that are set into one another have no size, and nothing runs round in a circle', () => {

@@ -7,6 +7,7 @@ import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import { hasMold } from '../../core/molds/noMold';
 import type { MadePiece } from '../../core/plan/embed';
+import { namedPlans } from '../../core/plan/plan';
 import { withWhen } from '../../core/plan/setMaking';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -27,7 +28,7 @@ import { SectionColumn } from './SectionColumn';
 import { TotalsPanel } from './TotalsPanel';
 import { useEditedPlan } from './useEditedPlan';
 import { useFindings } from './useFindings';
-import { usePageRecords } from './usePageRecords';
+import { useMade, usePageRecords } from './usePageRecords';
 import { usePlanActions } from './usePlanActions';
 import { useReview } from './useReview';
 
@@ -36,8 +37,9 @@ const ConflictDialog = lazy(() => import('./ConflictDialog'));
 interface Props {
   stored: StoredPlan;
   molds: Mold[];
-  materials: Material[];
-  /** Pieces of other plans. */
+  /** The shelf as JSON: a text is handed over in a tenth of the time of its records. */
+  materialsText: string;
+  /** Pieces of other plans that are set into this one. */
   made: MadePiece[];
   rules: HouseRules;
   /** What is left of the shelf's lots, by material. */
@@ -64,12 +66,14 @@ const NO_LOTS: readonly LotStock[] = [];
 
 /** Everything that one decision touches, in sight of it. */
 function Workspace(props: Props & { draft: Draft | null }) {
-  const { stored, made, stock, today, draft } = props;
-  const { molds, materials, rules, taught, shelved, molded } = usePageRecords(props);
+  const { stored, stock, today, draft } = props;
+  const [shelf] = useState((): Material[] => JSON.parse(props.materialsText));
+  const { molds, materials, rules, taught, shelved, molded } = usePageRecords({ ...props, materials: shelf });
   const [pourIndex, setPourIndex] = useState(0);
   const [detail, setDetail] = useState<Detail | null>(null);
   const edited = useEditedPlan(stored, draft);
   const { plan, typing, edit, save } = edited;
+  const { made, seekMade } = useMade(stored.id, props.made, namedPlans(plan));
   const actions = usePlanActions(stored.id, save.flush);
 
   const context = useMemo(
@@ -85,8 +89,8 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const pour = Math.min(pourIndex, plan.pours.length - 1);
   const spareMold = molds.find(({ id }) => id === rules.spareMoldId) ?? null;
   const page = useMemo(
-    () => ({ rules, spareMold, molds, materials, shelved, molded, edit, editShown, taught }),
-    [rules, spareMold, molds, materials, shelved, molded, edit, editShown, taught],
+    () => ({ rules, spareMold, molds, materials, shelved, molded, seekMade, edit, editShown, taught }),
+    [rules, spareMold, molds, materials, shelved, molded, seekMade, edit, editShown, taught],
   );
 
   const wait = useStable((index: number, afterMin: number | null) =>

@@ -18,6 +18,8 @@ export interface PlanPage {
   shelved(material: Material): void;
   /** A mold was put into the mold book here. */
   molded(mold: Mold): void;
+  /** The pieces of all other plans are wanted, to choose from. */
+  seekMade(): void;
   /**
    * Changes the plan as it is this moment.
    *

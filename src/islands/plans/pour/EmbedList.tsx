@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import type { Embed, EmbedSource } from '../../../core/plan/embed';
 import { freshId } from '../../../core/plan/freshId';
 import { wholeSheet } from '../../../core/work/rounds';
@@ -12,7 +13,8 @@ const ONE = { ofAll: 1, cavities: 1 };
 
 /** What is set into a pour, and more of it. */
 export function EmbedList({ file, pourIndex, sheet, letter }: PourPanelProps & { letter: string }) {
-  const { editShown } = usePlanPage();
+  const { editShown, seekMade } = usePlanPage();
+  useEffect(seekMade, [seekMade]);
   const { plan, materials, made = [] } = file;
   const embeds = plan.pours[pourIndex]?.embeds ?? [];
   const sources = [
