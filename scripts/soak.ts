@@ -4,7 +4,7 @@ import { agreesEverywhere } from '../tests/support/oneList';
 
 /**
  * Many plans of any kind through review, schedule, tasks and words: `npm run soak -- 20000 [seed]`; or the server under
- * fifty connections: `npm run soak -- server [minutes]`.
+ * fifty connections: `npm run soak -- server [minutes]`; or killed again and again: `npm run soak -- kills [rounds]`.
  */
 if (process.argv[2] === 'server') {
   const { soakServer } = await import('./soakServer');
@@ -12,6 +12,11 @@ if (process.argv[2] === 'server') {
   process.exit();
 }
 
+if (process.argv[2] === 'kills') {
+  const { soakKills } = await import('./soakKills');
+  await soakKills(Number(process.argv[3] ?? 200));
+  process.exit();
+}
 const plans = Number(process.argv[2] ?? 20_000);
 const seed = Number(process.argv[3] ?? Date.now() % 2 ** 31);
 const EVERY = 500;
