@@ -1,4 +1,5 @@
 import type Database from 'better-sqlite3';
+import { findingSchema } from '../core/checks/findingSchema';
 import type { HouseRules } from '../core/houseRules/houseRules';
 import type { Sheet } from '../core/plan/sheet';
 import { fail, ok, type Result } from '../core/result';
@@ -10,6 +11,7 @@ import {
   runEventSchema,
 } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
+import { z } from '../core/zod';
 import { folded } from './folded';
 import { isShown } from './putAway';
 import {
@@ -44,6 +46,16 @@ interface EventRow {
 }
 
 export type RunEnding = 'finished' | 'abandoned';
+
+/** A finding that can't be read costs itself only: the run is what its other parts say. */
+const keptSnapshotSchema = snapshotSchema.extend({
+  findings: z.array(z.unknown()).transform((findings) =>
+    findings.flatMap((finding) => {
+      const read = findingSchema.safeParse(finding);
+      return read.success ? [read.data] : [];
+    }),
+  ),
+});
 
 const COLUMNS = 'id, plan_id, plan_version, started_at, plan_name, shape, snapshot';
 
@@ -104,7 +116,7 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
     if (snapshots?.by !== by)
       snapshots = {
         by,
-        reader: recordReader(snapshotSchema, [
+        reader: recordReader(keptSnapshotSchema, [
           (record) => derivedSnapshot(record, by),
           snapshotWithFields,
           snapshotWithJugIds,

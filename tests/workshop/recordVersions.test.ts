@@ -2,10 +2,11 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { USUAL_HOUSE_CHOICES } from '../../src/core/houseRules/houseRules';
 import { saveHouseRules } from '../../src/server/houseRules';
-import { setStanding, standingOf } from '../../src/server/putAway';
+import { brokenShown, setStanding, standingOf } from '../../src/server/putAway';
 import { RECORD_KINDS } from '../../src/server/recordKinds';
 import { saveRecord } from '../../src/server/records';
 import { HOUSE_RULES_ID, takeBack, versionsOf } from '../../src/server/recordVersions';
+import { startRun } from '../../src/server/runs';
 import { addLot, findLot, saveLot } from '../../src/server/stock';
 import { planFile } from '../support/planFiles';
 import { problemFrom, workshopWith } from '../support/workshops';
@@ -112,4 +113,15 @@ test('only so many saves of a record are kept', () => {
     );
   const revisions = workshop.versions.of('scale', 's').map(({ revision }) => revision);
   assert.deepEqual([revisions.length, revisions.at(-1)], [200, 31]);
+});
+
+test('a run that is still open is given up, not set aside; one that can’t be read is set aside', async () => {
+  const { workshop, stored } = workshopWith(planFile([{}]));
+  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  assert.equal(problemFrom(() => setStanding(workshop, 'run', id, 'archived')).code, 'run-is-open');
+  workshop.db.exec(`UPDATE runs SET snapshot = '[17]' WHERE id = '${id}'`);
+  setStanding(workshop, 'run', id, 'archived');
+  const { broken } = workshop.runs.open();
+  const { shown, aside } = brokenShown(workshop, 'run', broken);
+  assert.deepEqual([shown.length, aside.map((each) => each.id)], [0, [id]]);
 });

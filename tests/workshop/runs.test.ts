@@ -94,3 +94,12 @@ test('the invented workshop: every plan has a sheet and no stop, two runs and mo
   const [onBench] = workshop.runs.open().items;
   assert.ok(onBench && progress(onBench).tasks.some(({ doneAt }) => doneAt !== null));
 });
+
+test('a finding of a run that can’t be read costs itself only', async () => {
+  const { workshop, stored } = workshopWith(planFile([{}]));
+  const { id, snapshot } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  workshop.db.exec(
+    `UPDATE runs SET snapshot = json_set(snapshot, '$.findings[#]', json('{"code":"odd"}')) WHERE id = '${id}'`,
+  );
+  assert.deepEqual(findRun(workshop, id).snapshot, snapshot);
+});

@@ -110,7 +110,7 @@ function Bench({ start, stock }: Props) {
             tasks={tasks}
             typed={typed}
             rules={rules}
-            sending={sending}
+            sending={sending && typed === ''}
             cautions={findings.filter(
               (finding) => finding.severity === 'caution' && concernsTask(finding, task, sheet),
             )}

@@ -58,7 +58,8 @@ export function useRun(start: Run) {
   }, [queue, away, waiting]);
 
   async function record(event: RunEvent): Promise<boolean> {
-    if (busy.current) return false;
+    // A weight was typed since: that is no second press of the same hand movement.
+    if (busy.current && event.kind !== 'weighed') return false;
     busy.current = true;
     setSending(true);
     setTimeout(() => {

@@ -4,7 +4,7 @@ import { isKnown, type KnownShape, outlineAt, reachMm } from '../../core/molds/s
 import type { Axis, Outline, Ring } from '../../core/molds/solids/outline';
 import type { Sheet } from '../../core/plan/sheet';
 import { type SectionPour, sectionAxis, sectionOf } from '../../core/section/section';
-import { INK, Patterns, patternId } from './drawing';
+import { INK, Patterns, patternId, pointAt } from './drawing';
 
 /** The face of the bar, looked at from above once it is out: discs, the rings round them, and halves that met. */
 export default function Face({ sheet }: { sheet: Sheet }) {
@@ -98,6 +98,6 @@ function Surface({ outline, fill }: { outline: Outline; fill: string }) {
 
 function ringPath(ring: Ring): string {
   const points: string[] = [];
-  for (let at = 0; at < ring.length; at += 2) points.push(`${ring[at]},${-(ring[at + 1] ?? 0)}`);
+  for (let at = 0; at < ring.length; at += 2) points.push(pointAt(ring[at] ?? 0, -(ring[at + 1] ?? 0)));
   return `M${points.join('L')}Z`;
 }

@@ -46,6 +46,11 @@ export function Patterns({ id, pours, size }: { id: string; pours: readonly Sect
   );
 }
 
+/** A point of a path, to a thousandth of a millimetre: more than any screen shows, in a third of the text. */
+export function pointAt(xMm: number, yMm: number): string {
+  return `${Math.round(xMm * 1000) / 1000},${Math.round(yMm * 1000) / 1000}`;
+}
+
 /** The inside of the cavity as a path; y grows downwards in a drawing, so heights are negative. */
 export function cavityPath({ shape, axis, depthMm }: Pick<Section, 'shape' | 'axis' | 'depthMm'>): string {
   // Closer together at the floor and the brim, where a round wall turns fastest.
@@ -54,8 +59,8 @@ export function cavityPath({ shape, axis, depthMm }: Pick<Section, 'shape' | 'ax
     (_, step) => (depthMm * (1 - Math.cos((Math.PI * step) / OUTLINE_STEPS))) / 2,
   );
   const spans = heights.map((heightMm) => spanAtMm(shape, heightMm, axis));
-  const right = spans.map(([, to], at) => `${to},${-(heights[at] ?? 0)}`);
-  const left = spans.map(([from], at) => `${from},${-(heights[at] ?? 0)}`).reverse();
+  const right = spans.map(([, to], at) => pointAt(to, -(heights[at] ?? 0)));
+  const left = spans.map(([from], at) => pointAt(from, -(heights[at] ?? 0))).reverse();
   return `M${right.join('L')}L${left.join('L')}Z`;
 }
 
@@ -115,5 +120,5 @@ export function pourPath(
     ...within(bottom).reverse(),
     ...side(fromXMm, bottom, top),
   ];
-  return `M${points.map(([x, heightMm]) => `${x},${-heightMm}`).join('L')}Z`;
+  return `M${points.map(([x, heightMm]) => pointAt(x, -heightMm)).join('L')}Z`;
 }
