@@ -15,6 +15,8 @@ export const PLAIN_LIGHT = {
 
 /** Axe finds nothing on a page as it stands, by day and by night. */
 export async function looksRight(page: Page, where = page.url()) {
+  // An island that was handed over a moment ago may not be drawn yet: every view has its heading.
+  await expect(page.locator('h1').first()).toBeAttached();
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
   const day = await violations(page);
   await page.emulateMedia({ colorScheme: 'dark' });
