@@ -6,12 +6,15 @@ import sirv from 'sirv';
 import { renderUnicodeCompact } from 'uqr';
 import { readSharing } from '../src/db/devices.mjs';
 import { isTrustedHost } from '../src/server/trustedHosts.mjs';
+import { awayPage, sendPlain } from './plainPages.mjs';
 import { projectFolder, stopWith } from './setup.mjs';
 import { makeSharing } from './share.mjs';
 
 /** How long a stop waits for requests that are being answered. */
 const STOP_WITHIN_MS = 5000;
 const KEPT_ALIVE_MS = 75_000;
+/** What the service worker shows where nothing answers. */
+const AWAY = '/away.html';
 /** Its answers go on for as long as somebody listens. */
 const LISTENED_TO = '/api/changes';
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'];
@@ -61,6 +64,7 @@ export async function serve({ port, data, share, shareAt, tls }) {
       response.setHeader('allow', METHODS.join(', '));
       return refuse(request, response, 405, 'method', `Nothing here answers ${request.method}.`);
     }
+    if (request.url === AWAY) return sendPlain(response, 200, awayPage());
     // An address that can't be read is of nothing; the page and the endpoint that say so are ours.
     if (!canBeRead(request.url ?? '/'))
       request.url = request.url?.startsWith('/api/') ? '/api/no-such-address' : '/404';

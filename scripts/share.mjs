@@ -4,7 +4,7 @@ import { createServer as createSecure } from 'node:https';
 import { isIPv6 } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import { hashOf, isSecretOf, newSecret, readSharing, writeSharing } from '../src/db/devices.mjs';
-import { letInPage, refusalPage } from './sharePages.mjs';
+import { letInPage, refusalPage, sendPlain } from './plainPages.mjs';
 
 /** How long a code can be used, once. */
 const CODE_LASTS_MS = 10 * 60_000;
@@ -70,7 +70,7 @@ export function makeSharing({ folder, port, at, tls, serve }) {
       return refuse(response);
     }
     const name = (given.get('name') ?? '').trim().slice(0, LONGEST_NAME);
-    if (!isSent || name === '') return page(response, 200, letInPage(code));
+    if (!isSent || name === '') return sendPlain(response, 200, letInPage(code));
     codes.use(code);
     const secret = newSecret();
     const sharing = readSharing(folder);
@@ -203,21 +203,5 @@ async function bodyOf(request) {
 /** One plain answer for whoever was not let in: it says nothing of what is here. @param {import('node:http').ServerResponse} response */
 function refuse(response) {
   if (response.headersSent) return void response.end();
-  page(response, 403, refusalPage());
-}
-
-/**
- * @param {import('node:http').ServerResponse} response
- * @param {number} status
- * @param {string} html
- */
-function page(response, status, html) {
-  response.writeHead(status, {
-    'content-type': 'text/html; charset=utf-8',
-    'cache-control': 'no-store',
-    'x-content-type-options': 'nosniff',
-    'content-security-policy':
-      "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; frame-ancestors 'none'",
-  });
-  response.end(html);
+  sendPlain(response, 403, refusalPage());
 }

@@ -17,7 +17,7 @@ interface Props {
   /** null where there is no sheet. */
   fromShelf: FromShelf | null;
   showing: Showing;
-  /** Room for the button of its menu is left. */
+  /** With the button of its menu: see PlanMenu. */
   hasMenu: boolean;
 }
 
@@ -40,31 +40,43 @@ function PlanCardBody({ view, counts, fromShelf, showing, hasMenu }: Props) {
   const { plan } = stored;
   const drawn = thumbnail(sheet ? { sheet } : file && { mold: file.mold }, showing.locale);
   return (
-    <a href={`/plans/${stored.id}`} className="flex flex-1 flex-col gap-2 rounded-lg">
-      <span
-        className="flex h-24 items-center justify-center"
-        aria-hidden="true"
-        // biome-ignore lint/security/noDangerouslySetInnerHtml: markup of our own, drawn by React
-        dangerouslySetInnerHTML={{ __html: drawn }}
-      />
-      <span className="text-lg leading-tight font-semibold">{plan.name}</span>
-      <span className="quiet text-sm">
-        {USE_NAMES[plan.use]} · {amountOf(view, showing)}
-      </span>
-      <span className="text-sm">
-        {fault === null ? (
-          <OpenCounts counts={counts} planId={stored.id} />
-        ) : (
-          <strong className="text-error">Can’t be shown: {fault}</strong>
-        )}{' '}
-        <span className="quiet">· version {stored.version}</span>
-      </span>
-      {fromShelf && (
-        <span className={`text-sm ${hasMenu ? 'pr-11' : ''}`}>
-          <OfShelf fromShelf={fromShelf} isInMold={plan.moldId !== NO_MOLD_ID} />
+    <>
+      <a href={`/plans/${stored.id}`} className="flex flex-1 flex-col gap-2 rounded-lg">
+        <span
+          className="flex h-24 items-center justify-center"
+          aria-hidden="true"
+          // biome-ignore lint/security/noDangerouslySetInnerHtml: markup of our own, drawn by React
+          dangerouslySetInnerHTML={{ __html: drawn }}
+        />
+        <span className="text-lg leading-tight font-semibold">{plan.name}</span>
+        <span className="quiet text-sm">
+          {USE_NAMES[plan.use]} · {amountOf(view, showing)}
         </span>
+        <span className="text-sm">
+          {fault === null ? (
+            <OpenCounts counts={counts} planId={stored.id} />
+          ) : (
+            <strong className="text-error">Can’t be shown: {fault}</strong>
+          )}{' '}
+          <span className="quiet">· version {stored.version}</span>
+        </span>
+        {fromShelf && (
+          <span className={`text-sm ${hasMenu ? 'pr-11' : ''}`}>
+            <OfShelf fromShelf={fromShelf} isInMold={plan.moldId !== NO_MOLD_ID} />
+          </span>
+        )}
+      </a>
+      {hasMenu && (
+        <button
+          type="button"
+          className="btn btn-ghost btn-square absolute right-1 bottom-1 min-h-11 min-w-11 text-xl leading-none"
+          aria-label={`More for ${plan.name}`}
+          data-menu-of={stored.id}
+        >
+          ⋯
+        </button>
       )}
-    </a>
+    </>
   );
 }
 

@@ -1,8 +1,8 @@
 import type Database from 'better-sqlite3';
 import { type HouseChoices, USUAL_HOUSE_CHOICES } from '../core/houseRules/houseRules';
 import { houseChoicesSchema } from '../core/houseRules/houseRulesSchema';
-import { itemOf, recordReader } from './readRecord';
-import type { AsKept, Stored } from './records';
+import { asKept, itemOf, recordReader } from './readRecord';
+import type { Stored } from './records';
 import type { KeptText } from './recordVersions';
 import { withDefaults, without } from './upcasters/fields';
 
@@ -32,16 +32,7 @@ export function houseRulesTable(db: Database.Database) {
       return { item: itemOf(READER.read('house rules', row.record, row.shape)), revision: row.revision };
     },
     /** The choices, also where they can't be read; undefined while the usual ones hold. */
-    asKept(): AsKept<HouseChoices> | undefined {
-      const row = select.get();
-      return (
-        row && {
-          revision: row.revision,
-          changedAt: row.changed_at,
-          read: READER.read('house rules', row.record, row.shape),
-        }
-      );
-    },
+    asKept: () => asKept(READER, 'house rules', select.get()),
     /** The shape that is written today. */
     shape: READER.shape,
     /** What the choices were before, as they can be read. */

@@ -5,8 +5,8 @@ import { type Lot, minorPerOne } from '../core/stock/lot';
 import { lotSchema } from '../core/stock/lotSchema';
 import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
 import { keptUntilWritten } from './keptUntilWritten';
-import { type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
-import type { AsKept, Stored } from './records';
+import { asKept, type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
+import type { Stored } from './records';
 import type { KeptText } from './recordVersions';
 import { lotOfItem } from './upcasters/lot';
 
@@ -111,16 +111,7 @@ export function lotTable(db: Database.Database) {
       return row && itemOf(read(row));
     },
     /** The lot with an id, also where it can't be read. */
-    asKept(id: string): AsKept<Lot> | undefined {
-      const row = one.get(id);
-      return (
-        row && {
-          revision: row.revision,
-          changedAt: row.changed_at,
-          read: READER.read(id, row.record, row.shape),
-        }
-      );
-    },
+    asKept: (id: string) => asKept(READER, id, one.get(id)),
     /** The shape that is written today. */
     shape: READER.shape,
     /** What a lot was before, as it can be read. */

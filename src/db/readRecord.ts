@@ -26,6 +26,27 @@ export interface Page<Item> {
   total: number;
 }
 
+/** A record as it can be read, or not, with the count and the moment of its last save. */
+export interface AsKept<Item> {
+  revision: number;
+  changedAt: string;
+  read: Result<Item, BrokenRecord>;
+}
+
+/** A row of a record, also where it can't be read. */
+export function asKept<Item>(
+  reader: RecordReader<Item>,
+  id: string,
+  row: { record: string; shape: number; revision: number; changed_at: string } | undefined,
+): AsKept<Item> | undefined {
+  if (!row) return undefined;
+  return {
+    revision: row.revision,
+    changedAt: row.changed_at,
+    read: reader.read(id, row.record, row.shape),
+  };
+}
+
 /** A record that is asked for by its id and can't be read. */
 export class BrokenRecordError extends Error {
   constructor(readonly broken: BrokenRecord) {

@@ -1,7 +1,7 @@
 import type Database from 'better-sqlite3';
-import { ok, type Result } from '../core/result';
+import { ok } from '../core/result';
 import { keptUntilWritten } from './keptUntilWritten';
-import { type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
+import { asKept, type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
 import type { KeptText } from './recordVersions';
 
 /** A record with the count of its saves. */
@@ -16,13 +16,6 @@ interface Row {
   shape: number;
   revision: number;
   changed_at: string;
-}
-
-/** A record as it can be read, or not, with the count and the moment of its last save. */
-export interface AsKept<Item> {
-  revision: number;
-  changedAt: string;
-  read: Result<Item, BrokenRecord>;
 }
 
 /**
@@ -71,16 +64,7 @@ export function recordTable<Item extends { id: string; name: string }>(
       return row && itemOf(read(row));
     },
     /** The record with an id, also where it can't be read. */
-    asKept(id: string): AsKept<Item> | undefined {
-      const row = one.get(id);
-      return (
-        row && {
-          revision: row.revision,
-          changedAt: row.changed_at,
-          read: reader.read(id, row.record, row.shape),
-        }
-      );
-    },
+    asKept: (id: string) => asKept(reader, id, one.get(id)),
     /** The shape that is written today. */
     shape: reader.shape,
     /** What a record was before, as it can be read. */

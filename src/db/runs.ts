@@ -196,7 +196,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     },
     finishedIds,
     /** A run as it can be read, or not. */
-    asKept(id: string): Result<Run, BrokenRecord> | undefined {
+    read(id: string): Result<Run, BrokenRecord> | undefined {
       const row = sql.one.get(id);
       return row && runs.read(row);
     },

@@ -19,7 +19,7 @@ export function logPage(
   const broken: BrokenRecord[] = [];
   for (const id of ids) {
     const known = kept.get(id);
-    const read = known ? null : runs.asKept(id);
+    const read = known ? null : runs.read(id);
     if (known) items.push(known);
     else if (read?.success) {
       const entry = logEntry(read.data);

@@ -32,10 +32,21 @@ export async function countsWithHeat(workshop: Workshop, view: PlanView): Promis
   return { ...countsWith(workshop, view, heat), isHeatToCome: false };
 }
 
+/** What was counted last for the findings of a view: with which heat, at which minute of the plan's clock. */
+const COUNTED = new WeakMap<
+  PlanView['findings'],
+  { heat: HeatFound | null; at: string; counts: OpenCounts }
+>();
+
 function countsWith(workshop: Workshop, view: PlanView, heat: HeatFound | null): OpenCounts {
   const { sheet, findings, stored } = view;
-  const all = sheet && heat ? withHeatFound(findings, sheet, heat, clockOf(workshop, sheet)) : findings;
-  return countOpen(all, stored.plan);
+  const at = sheet && heat ? clockOf(workshop, sheet) : '';
+  const known = COUNTED.get(findings);
+  if (known && known.heat === heat && known.at === at) return known.counts;
+  const all = sheet && heat ? withHeatFound(findings, sheet, heat, at) : findings;
+  const counts = countOpen(all, stored.plan);
+  COUNTED.set(findings, { heat, at, counts });
+  return counts;
 }
 
 /** What the clock of the plan's zone shows now; the one of this machine where it names none. */

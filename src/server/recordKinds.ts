@@ -29,6 +29,13 @@ export interface RecordKind<Item extends NamedItem> {
   remove?(workshop: Workshop, id: string): void;
 }
 
+/** Takes one away that nothing else rests on. */
+function takesAway(table: 'jugs' | 'scales', what: string) {
+  return (open: Workshop, id: string) => {
+    if (!open[table].remove(id)) throw notFound(what, id);
+  };
+}
+
 const kind = <Item extends NamedItem>(given: RecordKind<Item>) => given;
 
 export const RECORD_KINDS = {
@@ -52,18 +59,14 @@ export const RECORD_KINDS = {
     table: ({ jugs }) => jugs,
     schema: jugSchema,
     newSchema: newJugSchema,
-    remove: ({ jugs }, id) => {
-      if (!jugs.remove(id)) throw notFound('jug', id);
-    },
+    remove: takesAway('jugs', 'jug'),
   }),
   scale: kind({
     what: 'scale',
     table: ({ scales }) => scales,
     schema: scaleSchema,
     newSchema: newScaleSchema,
-    remove: ({ scales }, id) => {
-      if (!scales.remove(id)) throw notFound('scale', id);
-    },
+    remove: takesAway('scales', 'scale'),
   }),
 };
 

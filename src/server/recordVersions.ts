@@ -1,7 +1,7 @@
 import { USUAL_HOUSE_CHOICES } from '../core/houseRules/houseRules';
 import { ok, type Result } from '../core/result';
-import type { BrokenRecord } from '../db/readRecord';
-import type { AsKept, Stored } from '../db/records';
+import type { AsKept, BrokenRecord } from '../db/readRecord';
+import type { Stored } from '../db/records';
 import { type RecordVersion, VERSIONED_KINDS, type VersionedKind } from '../db/recordVersions';
 import { saveHouseRules } from './houseRules';
 import { notFound, Problem } from './problem';

@@ -61,7 +61,7 @@ test('the server stops in the middle of a weighing: the bench works on, through 
   await expect(one.getByRole('heading', { name: 'No answer from Idle Tallow' })).toBeVisible();
   await looksRight(one, 'a page without the server');
   server = await startServer(folder.path, [], port);
-  await one.getByRole('button', { name: 'Try again' }).click();
+  await one.getByRole('link', { name: 'Try again' }).click();
   await expect(one.getByRole('heading', { name: 'Plans' })).toBeVisible();
 
   // Nothing was sent while no bench was open; the page of the bench does it without a press.

@@ -235,6 +235,11 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.getByLabel('Stays in the jug, of a new plan').fill('-1');
   await expect(page.getByText('Must be from 0 to 50 %.')).toBeVisible();
+  // A choice is taken back where it was made, one at a time.
+  await page.getByLabel('Pour without alcohol').check();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Spritz with alcohol before each layer')).toBeChecked();
+  await expect(page.getByLabel('Double boiler')).toBeChecked();
   const scales = page.getByRole('form', { name: 'New scale' });
   await scales.getByLabel('Name').fill('Letter scale');
   await scales.getByLabel('Smallest step').fill('0.01');
@@ -248,7 +253,7 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await expect(page.getByLabel('Largest grain of grit')).toHaveValue('1.25');
   await expect(page.getByLabel('Stays in the jug, of a new plan')).toHaveValue('0.5');
   await page.getByRole('button', { name: 'Take out Letter scale' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('status').filter({ hasText: 'Letter scale' }).getByRole('button').click();
   await expect(page.getByText('bears 453.592 g')).toBeVisible();
   await page.getByRole('button', { name: 'Take out Letter scale' }).click();
   await expect(page.getByText('Letter scale is taken away.')).toBeVisible();

@@ -38,7 +38,7 @@ test('what the shelf, the mold book and the house rules were before is undone, s
   const { item } = await spare.json();
   await opened(page, '/house-rules');
   await page.getByRole('button', { name: `Take out Jug of ${name}` }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('status').filter({ hasText: 'Jug of' }).getByRole('button').click();
   await expect(page.getByRole('listitem').filter({ hasText: `Jug of ${name}: holds 250` })).toBeVisible();
   expect((await (await request.get(`/api/jugs/${item.id}`)).json()).item).toEqual(item);
 

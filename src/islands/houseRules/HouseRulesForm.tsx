@@ -1,3 +1,4 @@
+import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { HouseChoices, Jug, Scale } from '../../core/houseRules/houseRules';
 import { callApi } from '../shared/api';
@@ -35,14 +36,27 @@ function HouseRulesForm({ start, jugs, scales, molds }: Props) {
   const { queue, state } = useSaveQueue<HouseChoices, StoredItem<HouseChoices>>(start, (item, revision) =>
     callApi('PUT', '/api/house-rules', { item, revision }),
   );
-  function change(part: Partial<HouseChoices>) {
-    const next = { ...queue.wanted(), ...part };
+  /** What the choices were before each change of this page, the last at the end. */
+  const [past, setPast] = useState<HouseChoices[]>([]);
+  function choose(next: HouseChoices) {
     setChoices(next);
     queue.want(next);
     void queue.flush();
   }
+  function change(part: Partial<HouseChoices>) {
+    const before = queue.wanted();
+    setPast([...past, before]);
+    choose({ ...before, ...part });
+  }
+  function undo() {
+    const before = past.at(-1);
+    if (!before) return;
+    setPast(past.slice(0, -1));
+    choose(before);
+  }
   function takeTheirs(theirs: HouseChoices, revision: number) {
     queue.takeTheirs(theirs, revision);
+    setPast([]);
     setChoices(theirs);
   }
 
@@ -53,6 +67,15 @@ function HouseRulesForm({ start, jugs, scales, molds }: Props) {
         <p className="quiet text-sm" role="status">
           {STATE_WORDS[state.kind]}
         </p>
+        <button
+          type="button"
+          className="btn btn-secondary min-h-11"
+          disabled={past.length === 0}
+          onClick={undo}
+        >
+          <Undo2 size={18} aria-hidden="true" />
+          Undo
+        </button>
       </header>
       {'problem' in state && (
         <RecordProblem

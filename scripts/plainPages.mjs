@@ -1,3 +1,5 @@
+// Pages that stand by themselves: without a file, a script or the application behind them.
+
 /** @param {string} title @param {string} content */
 const page = (title, content) => `<!doctype html>
 <html lang="en">
@@ -16,7 +18,7 @@ const page = (title, content) => `<!doctype html>
       h1 { margin: 0 0 0.5rem; font-size: 1.5rem; }
       label { display: block; font-weight: 600; }
       input { box-sizing: border-box; width: 100%; min-height: 3rem; margin: 0.25rem 0 1rem; padding: 0 0.75rem; border: 1px solid var(--rim); border-radius: 0.5rem; background: var(--plate); color: inherit; font: inherit; }
-      button { min-height: 3rem; padding: 0.75rem 1.25rem; border: 0; border-radius: 0.5rem; background: var(--rim); color: var(--on-rim); font: inherit; font-weight: 600; }
+      button, a { display: inline-block; min-height: 3rem; padding: 0.75rem 1.25rem; border: 0; border-radius: 0.5rem; background: var(--rim); color: var(--on-rim); font: inherit; font-weight: 600; text-decoration: none; cursor: pointer; box-sizing: border-box; }
     </style>
   </head>
   <body><main>${content}</main></body>
@@ -43,3 +45,28 @@ export const refusalPage = () =>
     `<h1>This device is not let in</h1>
       <p>Ask whoever owns this workshop for a code, and open it here.</p>`,
   );
+
+/** Kept by the service worker: see public/sw.js. */
+export const awayPage = () =>
+  page(
+    'No answer',
+    `<h1>No answer from Idle Tallow</h1>
+      <p>It may be starting, or stopped. Start it with <code>npm start</code> where it lies, and try again. What was ticked at the bench is kept in this browser, and a run that is open here goes on.</p>
+      <a href="">Try again</a>`,
+  );
+
+/**
+ * @param {import('node:http').ServerResponse} response
+ * @param {number} status
+ * @param {string} html
+ */
+export function sendPlain(response, status, html) {
+  response.writeHead(status, {
+    'content-type': 'text/html; charset=utf-8',
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+    'content-security-policy':
+      "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; frame-ancestors 'none'",
+  });
+  response.end(html);
+}
