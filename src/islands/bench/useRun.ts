@@ -11,7 +11,7 @@ import { type Delivery, runDelivery } from './runDelivery';
 /** So long an answer is waited for: hands wait as long at the first that does not come. */
 const ANSWER_WITHIN_MS = 5000;
 const AGAIN_AFTER_MS = 2000;
-/** A second press within it is of the same hand movement. */
+/** A second press of the same kind within it is of the same hand movement. */
 const ONE_PRESS_MS = 300;
 
 /**
@@ -22,7 +22,8 @@ export function useRun(start: Run) {
   const [delivery, setDelivery] = useState<Delivery>({ run: start, waiting: 0, away: null, refused: null });
   const [fault, setFault] = useState<ApiProblem | null>(null);
   const [sending, setSending] = useState(false);
-  const busy = useRef(false);
+  const justPressed = useRef<RunEvent['kind'] | null>(null);
+  const pressed = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [queue] = useState(() => {
     const address = `/api/runs/${encodeURIComponent(start.id)}`;
     const options = () => ({ signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
@@ -58,12 +59,13 @@ export function useRun(start: Run) {
   }, [queue, away, waiting]);
 
   async function record(event: RunEvent): Promise<boolean> {
-    // A weight was typed since: that is no second press of the same hand movement.
-    if (busy.current && event.kind !== 'weighed') return false;
-    busy.current = true;
+    // A weight was typed since, and other kinds have buttons of their own: only the same press may be one too many.
+    if (event.kind === justPressed.current && event.kind !== 'weighed') return false;
+    justPressed.current = event.kind;
     setSending(true);
-    setTimeout(() => {
-      busy.current = false;
+    clearTimeout(pressed.current);
+    pressed.current = setTimeout(() => {
+      justPressed.current = null;
       setSending(false);
     }, ONE_PRESS_MS);
     const checked = await queue.record(event);
