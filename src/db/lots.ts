@@ -8,6 +8,7 @@ import { keptUntilWritten } from './keptUntilWritten';
 import { asKept, type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
 import type { KeptText } from './recordVersions';
+import { sameWhileEqual } from './sameWhileEqual';
 import { lotOfItem } from './upcasters/lot';
 
 const READER = recordReader(lotSchema, [lotOfItem]);
@@ -91,7 +92,7 @@ export function lotTable(db: Database.Database) {
     note: row.note,
   });
 
-  const stockNow = keptUntilWritten(db, () => {
+  const readStock = sameWhileEqual(() => {
     const byMaterial = new Map<string, LotStock[]>();
     for (const { id: lotId, record, shape, left } of stock.all()) {
       const known = READER.read(lotId, record, shape);
@@ -104,6 +105,7 @@ export function lotTable(db: Database.Database) {
     }
     return byMaterial;
   });
+  const stockNow = keptUntilWritten(db, readStock);
 
   return {
     find(id: string): Stored<Lot> | undefined {

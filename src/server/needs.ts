@@ -21,7 +21,7 @@ export interface AllNeeds {
  * What a sheet takes off the shelf, with what the pieces of other plans take that are set into it, and into those.
  * Pieces whose plan is gone, makes no piece or is set into itself are left out; the plan's own checks name them.
  */
-export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext): AllNeeds {
+export async function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext): Promise<AllNeeds> {
   const all: AllNeeds = { needs: needOf(sheet), madeAhead: [] };
   for (const embed of sheet.pours.flatMap(({ embeds }) => embeds)) {
     if (embed.kind !== 'plan') continue;
@@ -30,14 +30,14 @@ export function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext)
     const molds = stored && moldsOf(workshop, stored.plan);
     if (pieceG === null || !molds) continue;
     const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
-    const { sheet: asPlanned } = planView(workshop, stored, context);
-    const made = planView(
+    const { sheet: asPlanned } = await planView(workshop, stored, context);
+    const made = await planView(
       workshop,
       { ...stored, plan: scalePlan(stored.plan, pieces, molds, asPlanned) },
       context,
     );
     if (!made.sheet) continue;
-    const inner = allNeeds(workshop, made.sheet, context);
+    const inner = await allNeeds(workshop, made.sheet, context);
     all.madeAhead.push({ planId: embed.id, name: embed.name, pieces }, ...inner.madeAhead);
     all.needs.push(...inner.needs);
   }

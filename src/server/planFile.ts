@@ -1,5 +1,6 @@
 import type { Material } from '../core/materials/material';
 import type { Molds } from '../core/molds/filled';
+import type { Mold } from '../core/molds/mold';
 import { NO_MOLD, NO_MOLD_ID } from '../core/molds/noMold';
 import type { MadePiece } from '../core/plan/embed';
 import { madePieceOf } from '../core/plan/madePiece';
@@ -18,12 +19,16 @@ import { orNull, orProblem } from './broken';
 import { invalidField, invalidFields } from './problem';
 import type { Workshop } from './workshop';
 
-/**
- * A plan with its mold and materials as the workshop has them now.
- *
- * @throws Problem 422 naming the field whose id the workshop does not know
- */
-export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(workshop)): PlanFile {
+/** What a plan names, as the workshop has it now. The same values as long as none of it is saved. */
+interface Named {
+  mold: Mold;
+  secondMold: Mold | undefined;
+  materials: Material[];
+  made: MadePiece[];
+}
+
+/** @throws Problem 422 naming the field whose id the workshop does not know */
+function namedBy(workshop: Workshop, plan: Plan, pieces: MadePieces): Named {
   const { molds, materials } = workshop;
   const moldOf = (id: string, field: string) => {
     if (id === NO_MOLD_ID) return NO_MOLD;
@@ -37,8 +42,27 @@ export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(w
   const named = namedMaterials(plan, {
     get: (id) => orProblem(() => materials.find(id))?.item,
   });
-  const found = [...named.values()].filter((material): material is Material => material !== null);
-  const ids = [...namedPlans(plan)];
+  return {
+    mold,
+    secondMold,
+    materials: [...named.values()].filter((material): material is Material => material !== null),
+    made: [...namedPlans(plan)].flatMap((id) => pieces.of(id) ?? []),
+  };
+}
+
+/** Plan files as they were made last, and of what. */
+const LAST = new WeakMap<Plan, { of: readonly unknown[]; file: PlanFile }>();
+
+/**
+ * A plan with its mold and materials as the workshop has them now; the same value as long as none of it is saved.
+ *
+ * @throws Problem 422 naming the field whose id the workshop does not know
+ */
+export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(workshop)): PlanFile {
+  const { mold, secondMold, materials, made } = namedBy(workshop, plan, pieces);
+  const of = [mold, secondMold, ...materials, ...made];
+  const last = LAST.get(plan);
+  if (last?.of.length === of.length && of.every((part, place) => part === last.of[place])) return last.file;
   const file = planFileSchema.safeParse(
     {
       format: PLAN_FILE_FORMAT,
@@ -46,12 +70,13 @@ export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(w
       plan,
       mold,
       ...(secondMold ? { secondMold } : {}),
-      materials: found,
-      ...(ids.length > 0 ? { made: ids.flatMap((id) => pieces.of(id) ?? []) } : {}),
+      materials,
+      ...(namedPlans(plan).size > 0 ? { made } : {}),
     },
     { reportInput: true },
   );
   if (!file.success) throw invalidFields(file.error);
+  LAST.set(plan, { of, file: file.data });
   return file.data;
 }
 
@@ -87,7 +112,7 @@ export function madePieces(workshop: Workshop): MadePieces {
       return { ...madePieceOf(planId, name, null), isCircular: true };
     }
     underWay.push(planId);
-    const piece = madePieceOf(planId, name, sheetOrNull(workshop, newest.plan, pieces));
+    const piece = pieceOf(planId, name, fileOrNull(workshop, newest.plan, pieces));
     underWay.pop();
     return circular.has(planId) ? { ...piece, isCircular: true } : piece;
   };
@@ -105,12 +130,28 @@ export function madePieces(workshop: Workshop): MadePieces {
   return pieces;
 }
 
-/** What can't be worked out has no sheet here; its own card says why. */
-function sheetOrNull(workshop: Workshop, plan: Plan, pieces: MadePieces): Sheet | null {
+/** What can't be worked out has no file here; its own card says why. */
+function fileOrNull(workshop: Workshop, plan: Plan, pieces: MadePieces): PlanFile | null {
   try {
-    const made = makeSheet(planFileOf(workshop, plan, pieces));
-    return made.success ? made.data : null;
+    return planFileOf(workshop, plan, pieces);
   } catch {
     return null;
   }
+}
+
+/** Pieces as they were worked out, by the file they came of. */
+const PIECES = new WeakMap<PlanFile, MadePiece>();
+
+function pieceOf(planId: string, name: string, file: PlanFile | null): MadePiece {
+  const known = file && PIECES.get(file);
+  if (known?.planId === planId) return known;
+  const made = file && sheetOrNull(file);
+  const piece = madePieceOf(planId, name, made);
+  if (file) PIECES.set(file, piece);
+  return piece;
+}
+
+function sheetOrNull(file: PlanFile): Sheet | null {
+  const made = makeSheet(file);
+  return made.success ? made.data : null;
 }

@@ -15,13 +15,32 @@ export async function readJson<Schema extends z.ZodType>(
   schema: Schema,
   largestBytes = USUAL_LARGEST_BYTES,
 ): Promise<z.infer<Schema>> {
+  return parseBytes(await readJsonBytes(request, largestBytes), schema);
+}
+
+/**
+ * The bytes of a request's body that is said to be JSON.
+ *
+ * @throws Problem 413 or 415
+ */
+export async function readJsonBytes(
+  request: Request,
+  largestBytes = USUAL_LARGEST_BYTES,
+): Promise<Uint8Array> {
   const type = request.headers.get('content-type') ?? '';
   if (!/^application\/(?:[\w.+-]+\+)?json\b/i.test(type)) {
     throw new Problem(415, 'not-json', 'Send the body as application/json.');
   }
-  const parsed = schema.safeParse(parseJson(textOf(await readBytes(request, largestBytes))), {
-    reportInput: true,
-  });
+  return await readBytes(request, largestBytes);
+}
+
+/**
+ * JSON in UTF-8, checked by a schema.
+ *
+ * @throws Problem 400 or 422
+ */
+export function parseBytes<Schema extends z.ZodType>(bytes: Uint8Array, schema: Schema): z.infer<Schema> {
+  const parsed = schema.safeParse(parseJson(textOf(bytes)), { reportInput: true });
   if (!parsed.success) throw invalidFields(parsed.error);
   return parsed.data;
 }

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { allFindings } from '../core/checks/allFindings';
-import { hasStop, reviewPlan } from '../core/checks/review';
+import type { Finding } from '../core/checks/finding';
+import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
 import type { Sheet } from '../core/plan/sheet';
 import { checkEvent, withEvent } from '../core/run/progress';
@@ -15,6 +16,7 @@ import { planFileOf } from './planFile';
 import { findPlan } from './plans';
 import { pourPlanOf } from './pourPlan';
 import { idTaken, notFound, Problem } from './problem';
+import { reviewOf } from './reviews';
 import { putIntoScrapJar, takeForRun } from './stock';
 import type { Workshop } from './workshop';
 
@@ -39,7 +41,7 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
   const { plan, version, revision } = findPlan(workshop, planId);
   const context = checkContext(workshop);
   const { rules } = context;
-  const review = reviewPlan(planFileOf(workshop, plan), context);
+  const review = await reviewOf(planFileOf(workshop, plan), context);
   const { sheet } = review;
   if (!sheet || hasStop(review.findings)) throw stopped(review.findings);
   if (!hasMold(sheet))
@@ -73,7 +75,7 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
   return start.immediate() ?? startRun(workshop, id, planId);
 }
 
-function stopped(findings: ReturnType<typeof reviewPlan>['findings']): Problem {
+function stopped(findings: readonly Finding[]): Problem {
   return new Problem(
     409,
     'plan-has-stops',

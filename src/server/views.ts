@@ -1,18 +1,21 @@
-import { type Review, reviewPlan } from '../core/checks/review';
+import type { CheckContext } from '../core/checks/finding';
+import type { Review } from '../core/checks/review';
 import { barsPerCavity, cavitiesOf } from '../core/molds/bars';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import { keptUntilWritten } from '../db/keptUntilWritten';
+import { sameWhileEqual } from '../db/sameWhileEqual';
 import { checkContext } from './checkContext';
-import { madePieces, planFileOf } from './planFile';
+import { type MadePieces, madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
 import { moldsOffered } from './putAway';
+import { type KnownReviews, reviewAll } from './reviews';
 import type { Workshop } from './workshop';
 
 /** A plan with what a card or a printed page shows of it. */
 export interface PlanView extends Review {
   stored: StoredPlan;
-  /** null where what it names does not make a file. */
+  /** null where what it names does not make a file, or takes too long. */
   file: PlanFile | null;
   /** Why it has no file; null where it has one. */
   fault: string | null;
@@ -20,45 +23,89 @@ export interface PlanView extends Review {
 
 /** What the views of one page share, so that it is looked up and worked out once. */
 export interface ViewContext {
-  checks: ReturnType<typeof checkContext>;
-  pieces: ReturnType<typeof madePieces>;
-  /** What was worked out already, for as long as nothing is written: by plan. */
-  known: WeakMap<Plan, Looked>;
+  checks: CheckContext;
+  pieces: MadePieces;
+  /** Files of plans, or why they have none, for as long as nothing is written. */
+  files: WeakMap<Plan, PlanFile | Problem>;
+  /** What these checks tell of a file, or why they can't, whatever else is written. */
+  reviews: KnownReviews;
 }
 
-type Looked = Omit<PlanView, 'stored'>;
-
-/** What plans looked like on a day, kept until anything is written. */
-const KEPT = new WeakMap<Workshop, () => Map<string, ViewContext['known']>>();
+const CONTEXTS = new WeakMap<Workshop, () => ViewContext>();
 
 export function viewContext(workshop: Workshop): ViewContext {
-  const checks = checkContext(workshop);
-  const keptNow = KEPT.get(workshop) ?? keptUntilWritten(workshop.db, () => new Map());
-  KEPT.set(workshop, keptNow);
-  const byDay = keptNow();
-  const day = checks.shelf?.today ?? '';
-  const known = byDay.get(day) ?? new WeakMap();
-  byDay.set(day, known);
-  return { checks, pieces: madePieces(workshop), known };
+  const contextNow = CONTEXTS.get(workshop) ?? contextsOf(workshop);
+  CONTEXTS.set(workshop, contextNow);
+  return contextNow();
 }
 
-/** One plan that can't be shown says why in its own place, and the others are there. */
-export function planView(workshop: Workshop, stored: StoredPlan, context = viewContext(workshop)): PlanView {
-  const { plan } = stored;
-  const known = context.known.get(plan);
-  if (known) return { stored, ...known };
-  const looked = lookedAt(workshop, plan, context);
-  context.known.set(plan, looked);
-  return { stored, ...looked };
+/** The same context until anything is written; reviews are known for as long as the rules, the shelf and the day are the same. */
+function contextsOf(workshop: Workshop): () => ViewContext {
+  const checksNow = sameWhileEqual(() => checkContext(workshop));
+  const reviewsBy = new WeakMap<CheckContext, KnownReviews>();
+  const byDayNow = keptUntilWritten(workshop.db, () => new Map<string, ViewContext>());
+  return () => {
+    const byDay = byDayNow();
+    const day = workshop.now().slice(0, 10);
+    const known = byDay.get(day);
+    if (known) return known;
+    const checks = checksNow();
+    const reviews: KnownReviews = reviewsBy.get(checks) ?? new WeakMap();
+    reviewsBy.set(checks, reviews);
+    const context: ViewContext = { checks, pieces: madePieces(workshop), files: new WeakMap(), reviews };
+    byDay.set(day, context);
+    return context;
+  };
 }
 
-function lookedAt(workshop: Workshop, plan: Plan, { checks, pieces }: ViewContext): Looked {
+/** Each for itself: one that can't be shown says why in its own place, and the others are there. */
+export async function planViews(
+  workshop: Workshop,
+  all: readonly StoredPlan[],
+  context = viewContext(workshop),
+): Promise<PlanView[]> {
+  const files = all.map(({ plan }) => fileOf(workshop, plan, context));
+  reviewAll(
+    new Set(files.filter((file): file is PlanFile => !(file instanceof Problem))),
+    context.checks,
+    context.reviews,
+  );
+  return await Promise.all(
+    all.map(async (stored, place) => {
+      const file = files[place];
+      const found = file instanceof Problem ? file : file && (await context.reviews.get(file));
+      if (!file || !found || file instanceof Problem || found instanceof Problem)
+        return { stored, file: null, fault: found instanceof Problem ? found.detail : null, ...UNKNOWN };
+      return { stored, file, fault: null, ...found };
+    }),
+  );
+}
+
+const UNKNOWN: Review = { sheet: null, findings: [] };
+
+export async function planView(
+  workshop: Workshop,
+  stored: StoredPlan,
+  context = viewContext(workshop),
+): Promise<PlanView> {
+  const [view] = await planViews(workshop, [stored], context);
+  return view ?? { stored, file: null, fault: null, ...UNKNOWN };
+}
+
+function fileOf(workshop: Workshop, plan: Plan, { files, pieces }: ViewContext): PlanFile | Problem {
+  const known = files.get(plan);
+  if (known) return known;
+  const file = orCaught(() => planFileOf(workshop, plan, pieces));
+  files.set(plan, file);
+  return file;
+}
+
+function orCaught<Value>(work: () => Value): Value | Problem {
   try {
-    const file = planFileOf(workshop, plan, pieces);
-    return { file, fault: null, ...reviewPlan(file, checks) };
+    return work();
   } catch (error) {
-    if (!(error instanceof Problem)) throw error;
-    return { file: null, fault: error.detail, sheet: null, findings: [] };
+    if (error instanceof Problem) return error;
+    throw error;
   }
 }
 

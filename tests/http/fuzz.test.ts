@@ -2,10 +2,13 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../support/anyPlanFile';
+import { askWithPlans, told } from '../support/askWithPlans';
+import { extremePlanFile } from '../support/extremePlanFile';
 import { planFile } from '../support/planFiles';
 import { send, startServer, temporaryFolder } from '../support/server';
 
-const PLANS = 240;
+const PLANS = 120;
+const EXTREME = 40;
 const REQUESTS = 2000;
 const SEED = 20261128;
 const MOST_POURS = 9;
@@ -17,22 +20,9 @@ test('random plans to the sheet, the pour plan and the import: an answer for eac
     await server.stop();
     remove();
   });
-  let slowest = 0;
-  const counts = new Map<number, number>();
-  for (const [index, file] of fc.sample(anyPlanFile(MOST_POURS), { numRuns: PLANS, seed: SEED }).entries())
-    for (const address of ['/api/sheet', '/api/pour-plan', '/api/plans/import']) {
-      const began = performance.now();
-      const { status, body } = await send(server.base, 'POST', address, file);
-      slowest = Math.max(slowest, performance.now() - began);
-      counts.set(status, (counts.get(status) ?? 0) + 1);
-      assert.ok(
-        status < 500,
-        `plan ${index} of seed ${SEED} at ${address}: ${status} ${JSON.stringify(body)}`,
-      );
-    }
-  t.diagnostic(
-    `slowest ${slowest.toFixed(0)} ms; ${[...counts].map(([status, times]) => `${status}: ${times}`)}`,
-  );
+  const ordinary = fc.sample(anyPlanFile(MOST_POURS), { numRuns: PLANS, seed: SEED });
+  const extreme = fc.sample(extremePlanFile, { numRuns: EXTREME, seed: SEED });
+  for (const files of [ordinary, extreme]) t.diagnostic(told(await askWithPlans(server.base, files)));
   for (const page of ['/', '/plans', '/plans?page=3', '/molds', '/shelf', '/plans/buy'])
     assert.equal((await fetch(server.base + page)).status, 200, page);
 });

@@ -6,7 +6,7 @@ import { planView, viewContext } from '../../src/server/views';
 import { fragrance, isClose, planFile } from '../support/planFiles';
 import { workshopWith } from '../support/workshops';
 
-test('what is bought for a plan holds what its pieces of other plans take, and theirs', () => {
+test('what is bought for a plan holds what its pieces of other plans take, and theirs', async () => {
   const { workshop, stored: inner } = workshopWith(planFile([{ doses: [[fragrance(), '2 %']] }]));
   const settingIn = (planId: string, name: string) =>
     createPlan(workshop, {
@@ -33,9 +33,9 @@ test('what is bought for a plan holds what its pieces of other plans take, and t
   const middle = settingIn(inner.id, 'Middle');
   const outer = settingIn(middle.id, 'Outer');
   const context = viewContext(workshop);
-  const { sheet } = planView(workshop, outer, context);
+  const { sheet } = await planView(workshop, outer, context);
   assert.ok(sheet);
-  const { needs, madeAhead } = allNeeds(workshop, sheet, context);
+  const { needs, madeAhead } = await allNeeds(workshop, sheet, context);
   // Three halves of a whole piece are two whole ones, and one of them takes half of another.
   assert.deepEqual(
     madeAhead.map(({ name, pieces }) => [name, pieces]),
@@ -47,6 +47,6 @@ test('what is bought for a plan holds what its pieces of other plans take, and t
   const scentG = needs
     .filter(({ materialId }) => materialId === 'scent-1')
     .reduce((sum, { amount }) => sum + amount, 0);
-  const one = planView(workshop, { ...inner, plan: { ...inner.plan, pieces: 1 } }, context).sheet;
+  const { sheet: one } = await planView(workshop, { ...inner, plan: { ...inner.plan, pieces: 1 } }, context);
   assert.ok(isClose(scentG, one?.pours[0]?.lines[0]?.massG ?? 0));
 });

@@ -38,7 +38,7 @@ function weighedInFile(folder: string): Map<string, number> {
 }
 
 for (const step of OLDER_STEPS)
-  test(`a workshop of step ${step} is read whole, with a run in the middle and one that is finished`, (t) => {
+  test(`a workshop of step ${step} is read whole, with a run in the middle and one that is finished`, async (t) => {
     const folder = temporaryFolder();
     t.after(() => folder.remove());
     writeOlderDatabase(folder.path, step);
@@ -56,7 +56,7 @@ for (const step of OLDER_STEPS)
     ];
     assert.deepEqual(broken, []);
     for (const stored of workshop.plans.all()) {
-      const view = planView(workshop, stored);
+      const view = await planView(workshop, stored);
       assert.equal(view.fault, null);
       assert.ok(view.sheet);
     }

@@ -11,7 +11,7 @@ import { logbookText } from '../../src/server/openFormats/csvFiles';
 import { readOpen } from '../../src/server/openFormats/readOpen';
 import { writeOpen } from '../../src/server/openFormats/writeOpen';
 import { openWorkshop, type Workshop } from '../../src/server/openWorkshop';
-import { planView } from '../../src/server/views';
+import { planViews } from '../../src/server/views';
 import { OLDER_STEPS, writeOlderDatabase } from '../support/olderDatabases';
 import { temporaryFolder } from '../support/server';
 import { emptyWorkshop } from '../support/workshops';
@@ -36,9 +36,9 @@ async function filesOf(path: string): Promise<Map<string, string>> {
 const dataOf = (files: Map<string, string>) => [...files].filter(([name]) => name.startsWith('data/'));
 
 /** What pages show: sheets with their findings, log entries, stock, rules. */
-function shown(workshop: Workshop) {
+async function shown(workshop: Workshop) {
   return {
-    plans: workshop.plans.all().map((stored) => planView(workshop, stored)),
+    plans: await planViews(workshop, workshop.plans.all()),
     log: workshop.runs.finished().items.map(logEntry),
     bench: workshop.runs.open().items,
     stock: [...workshop.lots.stock()],
@@ -53,7 +53,7 @@ for (const step of OLDER_STEPS)
     writeOlderDatabase(folder.path, step);
     const out = join(folder.path, 'out.zip');
     const first = openWorkshop(folder.path);
-    const before = shown(first);
+    const before = await shown(first);
     first.db.close();
     await writeOpen(join(folder.path, 'workshop.sqlite'), out, AT);
     const files = await filesOf(out);
@@ -61,7 +61,7 @@ for (const step of OLDER_STEPS)
     t.after(again.remove);
     await readOpen(out, join(again.path, 'workshop.sqlite'));
     const second = openWorkshop(again.path);
-    assert.deepEqual(shown(second), before);
+    assert.deepEqual(await shown(second), before);
     second.db.close();
     const out2 = join(again.path, 'out.zip');
     await writeOpen(join(again.path, 'workshop.sqlite'), out2, AT);

@@ -27,22 +27,22 @@ test('a card counts what the plan and the start of its run find, once the pour p
   const { workshop, stored } = workshopWith(
     twoPours({ making: { ...USUAL_MAKING, clock: { at: 'finish', time: '2025-12-31T12:00', zone: 'UTC' } } }),
   );
-  const before = countsNow(workshop, planView(workshop, stored));
+  const before = countsNow(workshop, await planView(workshop, stored));
   assert.deepEqual([before.cautions, before.isHeatToCome], [0, true]);
-  const counts = await countsWithHeat(workshop, planView(workshop, stored));
+  const counts = await countsWithHeat(workshop, await planView(workshop, stored));
   assert.deepEqual(counts, { stops: 0, cautions: 1, isHeatToCome: false });
-  assert.deepEqual(countsNow(workshop, planView(workshop, stored)), counts);
+  assert.deepEqual(countsNow(workshop, await planView(workshop, stored)), counts);
 });
 
 test('what was accepted for the plan is not counted, and the run is told the same', async () => {
   const { workshop, stored } = workshopWith(twoPours());
   const { item, revision } = workshop.houseRules.read();
   saveHouseRules(workshop, { ...item, spritz: 'never' }, revision);
-  const counts = await countsWithHeat(workshop, planView(workshop, stored));
+  const counts = await countsWithHeat(workshop, await planView(workshop, stored));
   const { snapshot } = await startRun(workshop, crypto.randomUUID(), stored.id);
   assert.deepEqual({ ...countOpen(snapshot.findings, stored.plan), isHeatToCome: false }, counts);
   const accepted = savePlan(workshop, stored.id, withSeen(stored.plan, snapshot.findings), stored.revision);
-  assert.deepEqual(countsNow(workshop, planView(workshop, accepted)), {
+  assert.deepEqual(countsNow(workshop, await planView(workshop, accepted)), {
     stops: 0,
     cautions: 0,
     isHeatToCome: false,
@@ -61,7 +61,7 @@ test('cautions that the plan tells on one line are one', async () => {
       },
     ]),
   );
-  const view = planView(workshop, stored);
+  const view = await planView(workshop, stored);
   assert.equal(view.findings.filter(({ code }) => code === 'unknown-limit').length, 2);
   const others = view.findings.filter(
     ({ severity, code }) => severity === 'caution' && code !== 'unknown-limit',
@@ -69,7 +69,7 @@ test('cautions that the plan tells on one line are one', async () => {
   assert.equal(countsNow(workshop, view).cautions, others.length + 1);
 });
 
-test('a plan without a mold waits for no pour plan', () => {
+test('a plan without a mold waits for no pour plan', async () => {
   const { workshop, stored } = workshopWith({
     ...twoPours(),
     plan: {
@@ -80,6 +80,6 @@ test('a plan without a mold waits for no pour plan', () => {
     },
     mold: NO_MOLD,
   });
-  const { isHeatToCome } = countsNow(workshop, planView(workshop, stored));
+  const { isHeatToCome } = countsNow(workshop, await planView(workshop, stored));
   assert.equal(isHeatToCome, false);
 });

@@ -4,7 +4,7 @@ import { progress } from '../../src/core/run/progress';
 import { runningShort } from '../../src/server/runningShort';
 import { recordEvent, startRun } from '../../src/server/runs';
 import { addLot } from '../../src/server/stock';
-import { planView } from '../../src/server/views';
+import { planView, planViews } from '../../src/server/views';
 import type { Workshop } from '../../src/server/workshop';
 import { fragrance, isClose, planFile } from '../support/planFiles';
 import { workshopWith } from '../support/workshops';
@@ -24,29 +24,27 @@ function lot(workshop: Workshop, materialId: string, amount: number) {
     note: '',
   });
 }
-const short = (workshop: Workshop) =>
-  runningShort(
-    workshop,
-    workshop.plans.all().map((stored) => planView(workshop, stored)),
-  );
+const short = async (workshop: Workshop) =>
+  runningShort(workshop, await planViews(workshop, workshop.plans.all()));
 
-test('what was never bought is not counted; below its line is low; less than a plan takes is short for it', () => {
+test('what was never bought is not counted; below its line is low; less than a plan takes is short for it', async () => {
   const { workshop } = workshopWith(file);
-  assert.deepEqual(short(workshop), []);
+  assert.deepEqual(await short(workshop), []);
   lot(workshop, 'scent-1', 25);
-  const [low, ...others] = short(workshop);
+  const [low, ...others] = await short(workshop);
   assert.deepEqual(
     [low?.name, low?.left, low?.lowStock, low?.shortFor, others],
     ['Test scent', 25, 30, [], []],
   );
   lot(workshop, 'base-1', 100);
-  const base = short(workshop).find(({ materialId }) => materialId === 'base-1');
-  const needG = planView(workshop, workshop.plans.all()[0] as never).sheet?.totals.baseG ?? 0;
+  const base = (await short(workshop)).find(({ materialId }) => materialId === 'base-1');
+  const { sheet } = await planView(workshop, workshop.plans.all()[0] as never);
+  const needG = sheet?.totals.baseG ?? 0;
   assert.equal(base?.shortFor[0]?.name, 'Test plan');
   assert.ok(isClose(base?.shortFor[0]?.short ?? 0, needG - 100));
   workshop.materials.update({ ...fragrance({ lowStock: 30 }), archived: true }, 1, '2026-01-01');
   assert.deepEqual(
-    short(workshop).map(({ materialId }) => materialId),
+    (await short(workshop)).map(({ materialId }) => materialId),
     ['base-1'],
   );
 });
@@ -60,9 +58,10 @@ test('a run on the bench still needs what is not weighed yet', async () => {
   const [base] = progress(run).tasks;
   // Ten times the base in the jug: the dose follows, and is short.
   weigh('r1/A/l1/base', (base?.targetG ?? 0) * 10);
-  const onBench = () => short(workshop).flatMap(({ shortFor }) => shortFor.map(({ href }) => href));
-  assert.deepEqual(onBench(), [`/bench/${run.id}`]);
+  const onBench = async () =>
+    (await short(workshop)).flatMap(({ shortFor }) => shortFor.map(({ href }) => href));
+  assert.deepEqual(await onBench(), [`/bench/${run.id}`]);
   recordEvent(workshop, run.id, crypto.randomUUID(), { kind: 'done', taskId: 'r1/A/l1/melt' });
   weigh('r1/A/l1/dose-1', 30);
-  assert.deepEqual(onBench(), []);
+  assert.deepEqual(await onBench(), []);
 });

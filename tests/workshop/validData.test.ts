@@ -15,7 +15,7 @@ import { madePieces, planFileOf } from '../../src/server/planFile';
 import { createPlan, madeByOthers, savePlan } from '../../src/server/plans';
 import { runningShort } from '../../src/server/runningShort';
 import { startRun } from '../../src/server/runs';
-import { planView, viewContext } from '../../src/server/views';
+import { planView, planViews, viewContext } from '../../src/server/views';
 import type { Workshop } from '../../src/server/workshop';
 import { allFindingWords } from '../../src/words/en/findings/findingWords';
 import { showClock } from '../../src/words/en/showClock';
@@ -46,10 +46,10 @@ test('a material may have any id, with lots and in a plan', async () => {
       note: '',
     };
     const context = viewContext(workshop);
-    assert.equal(planView(workshop, stored, context).fault, null, id);
-    assert.deepEqual(runningShort(workshop, [planView(workshop, stored, context)]), []);
+    assert.equal((await planView(workshop, stored, context)).fault, null, id);
+    assert.deepEqual(runningShort(workshop, [await planView(workshop, stored, context)]), []);
     importShelf(workshop, { materials: [], lots: [{ item: lot, revision: null }] });
-    const view = planView(workshop, stored);
+    const view = await planView(workshop, stored);
     assert.ok(view.sheet, id);
     assert.equal(piecesFromShelf(view.sheet, workshop.lots.stock()).shortOf, id);
     assert.equal(checkContext(workshop).shelf?.stock.get(id)?.length, 1);
@@ -68,12 +68,12 @@ test('a dose in relation to a word that objects know is told like any other word
   }
 });
 
-test('a plan that can’t be shown says why, and the others are there', () => {
+test('a plan that can’t be shown says why, and the others are there', async () => {
   const { workshop, stored } = workshopWith(planFile([{}]));
   const lost = importPlan(workshop, planFile([{}], { name: 'Lost' }, mold({ id: 'lost', cavities: 3 })));
   workshop.db.prepare("DELETE FROM molds WHERE id = 'lost'").run();
   const context = viewContext(workshop);
-  const [good, bad] = [stored, lost].map((each) => planView(workshop, each, context));
+  const [good, bad] = await planViews(workshop, [stored, lost], context);
   assert.equal(good?.fault, null);
   assert.ok(good?.sheet);
   assert.match(bad?.fault ?? '', /mold “lost”/);
@@ -97,7 +97,7 @@ test('a profile with a ledge of almost no height has a sheet', () => {
   }
 });
 
-test('a plan that names more than five hundred materials is a plan', () => {
+test('a plan that names more than five hundred materials is a plan', async () => {
   const oils = Array.from({ length: 600 }, (_, index) =>
     fragrance({ id: `oil-${index}`, name: `Oil ${index}` }),
   );
@@ -109,7 +109,7 @@ test('a plan that names more than five hundred materials is a plan', () => {
   );
   const file = planFile([{ doses: blends.map((each) => [each, '0.01 %']) }], {}, mold(), oils);
   const { workshop, stored } = workshopWith(planFileSchema.parse(file));
-  const view = planView(workshop, stored);
+  const view = await planView(workshop, stored);
   assert.equal(view.fault, null);
   assert.equal(view.file?.materials.length, 651);
 });
@@ -149,7 +149,7 @@ test('plans within plans are each worked out once, and a circle is a stop that s
   const ids = tower(workshop, 14);
   const listed = counting(workshop);
   const context = viewContext(listed.workshop);
-  const views = workshop.plans.all().map((stored) => planView(listed.workshop, stored, context));
+  const views = await planViews(listed.workshop, workshop.plans.all(), context);
   assert.ok(views.every(({ fault }) => fault === null));
   assert.ok(listed.reads() <= ids.length, `${listed.reads()} reads of ${ids.length} plans`);
 
@@ -171,7 +171,7 @@ test('plans within plans are each worked out once, and a circle is a stop that s
   );
   const all = counting(workshop);
   const again = viewContext(all.workshop);
-  for (const stored of workshop.plans.all()) planView(all.workshop, stored, again);
+  await planViews(all.workshop, workshop.plans.all(), again);
   assert.ok(all.reads() <= 2 * ids.length + 2, `${all.reads()} reads`);
   const { findings } = reviewPlan(planFileOf(workshop, round.plan));
   const circle = findings.find(({ code, severity }) => code === 'embed-in-itself' && severity === 'stop');

@@ -5,6 +5,13 @@ export interface Fineness {
   /** The most that a cell's heat may change in a step, in kelvins of its heat capacity. */
   mostK: number;
   longestS: number;
+  /** Counts what is solved: cells by turns. */
+  meter?: Meter;
+}
+
+/** Work that was done, whatever the machine. */
+export interface Meter {
+  cellTurns: number;
 }
 
 export const USUAL_FINENESS: Fineness = { mostK: 1, longestS: 300 };
@@ -40,7 +47,7 @@ export function conduct(
   ends: Ends,
   untilS: number,
   watch: Watch = () => false,
-  { mostK, longestS }: Fineness = USUAL_FINENESS,
+  { mostK, longestS, meter }: Fineness = USUAL_FINENESS,
 ): number {
   const work = workspaceOf(stack);
   let timeS = 0;
@@ -48,6 +55,7 @@ export function conduct(
   while (timeS < untilS - 1e-9) {
     const lastS = Math.min(stepS, untilS - timeS);
     const movedK = solveStep(stack, work, ends, lastS);
+    if (meter) meter.cellTurns += work.count * work.turns;
     if (movedK > 2 * mostK && lastS > SHORTEST_S) {
       stepS = lastS / 2;
       continue;
@@ -67,6 +75,8 @@ export function conduct(
 
 interface Workspace {
   count: number;
+  /** That the last step took. */
+  turns: number;
   /** ρ c of a cell, J/m²K. */
   heat: Float64Array;
   /** ρ L of a cell, J/m²; nothing where nothing melts. */
@@ -101,6 +111,7 @@ function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspa
   const dx = (at: number) => thicknessM[at] ?? 0;
   return {
     count,
+    turns: 0,
     heat: array((at) => {
       const { densityKgM3, heatCapacityJKgK } = slabAt(at).substance;
       return densityKgM3 * heatCapacityJKgK * dx(at);
@@ -140,6 +151,7 @@ function solveStep(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, 
   const last = count - 1;
   let offK = Number.POSITIVE_INFINITY;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
+    work.turns = turn + 1;
     for (let at = 0; at < count; at++) {
       const now = tempC[at] ?? 0;
       const before = tempBefore[at] ?? 0;

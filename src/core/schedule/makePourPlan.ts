@@ -13,6 +13,10 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 /** Enough for ranges that do not change with more of them. */
 export const SAMPLES = 20;
 
+/** For an answer in seconds where each sample is much work: twenty pours and more. Ten ordinary ones take a third of it. */
+const MOST_CELL_TURNS = 700_000;
+const FEWEST_SAMPLES = 4;
+
 /** What has been found so far. */
 export interface Progress {
   done: number;
@@ -42,6 +46,7 @@ export function lastOf(steps: Iterable<Progress>): Progress {
  * The nominal sample chooses the moments; the others keep them, and tell how it may come out.
  *
  * @param sheet of a plan that has passed its schema
+ * @param samples at the most: a crowded plan is given fewer
  * @param resources what it is given out to; shared with other runs, it fits in between them
  */
 export function* pourPlanInSteps(
@@ -68,22 +73,23 @@ export function* pourPlanInSteps(
     },
     'rewarm',
   );
+  const most = Math.max(FEWEST_SAMPLES, Math.floor(MOST_CELL_TURNS / middle.cellTurns));
+  const of = Math.min(samples, most);
   const beatS = placeRounds(schedule, heat, layerAtS, middle);
   const beyondS = (sheet.totals.rounds - schedule.rounds) * beatS;
   const told = { sheet, heat, rules, schedule, middle, beyondS };
   const first = tellPourPlan({ ...told, samples: [] });
   const beginsS = schedule.beginsS();
-  yield { done: 0, of: samples, pourPlan: first, beginsS };
+  yield { done: 0, of, pourPlan: first, beginsS };
 
   const waits = middle.layers.slice(1).map(({ afterS }) => afterS);
   const all: Sample[] = [];
-  for (const factors of factorsOfSamples(spreadsFor(heat, schedule), samples)) {
+  for (const factors of factorsOfSamples(spreadsFor(heat, schedule), of)) {
     const times = simulate(heat, factors, (layerIndex) => waits[layerIndex] ?? 0);
     all.push({ times, jugs: schedule.pours.map((pour) => jugSample(sheet, heat, rules, pour, factors)) });
-    if (all.length < samples) yield { done: all.length, of: samples, pourPlan: first, beginsS };
+    if (all.length < of) yield { done: all.length, of, pourPlan: first, beginsS };
   }
-  if (samples > 0)
-    yield { done: samples, of: samples, pourPlan: tellPourPlan({ ...told, samples: all }), beginsS };
+  if (of > 0) yield { done: of, of, pourPlan: tellPourPlan({ ...told, samples: all }), beginsS };
 }
 
 /**

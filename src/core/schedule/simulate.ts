@@ -57,6 +57,8 @@ export interface SampleTimes {
   never: 'unmold' | 'cut' | null;
   /** Out of the freezer; null where it was not in one. */
   dew: Dew | null;
+  /** What it took to find out, with none of what `rewarm` asks more: cells by turns of the solver. */
+  cellTurns: number;
 }
 
 /** From a wall to still air. Typical, from memory. */
@@ -85,6 +87,8 @@ export function simulate(
   if (!first) throw new RangeError('a case without a layer');
   let stack = emptyCavity(first.cavity, around);
   let floor = CELLS_BELOW;
+  const meter = { cellTurns: 0 };
+  const fineness = { ...COARSE, meter };
   const layers: LayerTimes[] = [];
   let [afterS, meeting, rewarm]: [number, Meeting | null, Rewarm | null] = [0, null, null];
   for (const [layerIndex, layer] of heat.layers.entries()) {
@@ -94,21 +98,23 @@ export function simulate(
     stack = poured(stack, slabs);
     const start = copyOf(stack);
     const moments: LayerMoment[] = [];
-    const { skinS } = untilSkin(stack, floor, layer, factors, ends, moments);
+    const { skinS } = untilSkin(stack, floor, layer, factors, ends, moments, fineness);
     const own = { afterS, meeting, bond: meeting && bondOf(meeting), rewarm, skinS, moments };
     if (!next) {
       layers.push({ ...own, earliestS: skinS, latestS: null });
-      return { layers, ...untilOut(stack, skinS, heat, layer.cavity, around, moments, floor) };
+      const out = untilOut(stack, skinS, heat, layer.cavity, around, moments, floor, fineness);
+      return { layers, ...out, ...meter };
     }
     const nextSlabs = slabsOf(next, factors, around);
     const nextEnds = endsOf(next.cavity, around);
-    const tried = tries(stack, skinS, floor, nextSlabs, ends, nextEnds, next.how);
+    const tried = tries(stack, skinS, floor, nextSlabs, ends, nextEnds, next.how, fineness);
     layers.push({ ...own, earliestS: tried.earliestS, latestS: tried.latestS });
     afterS = chooseWait(layerIndex, { skinS, earliestS: tried.earliestS, latestS: tried.latestS });
     const from = tried.states.filter(({ atS }) => atS <= afterS).at(-1) ?? { atS: 0, stack: start };
     stack = copyOf(from.stack);
-    if (afterS > from.atS) conduct(stack, ends, afterS - from.atS, keeping(moments, from.atS, floor), COARSE);
-    meeting = meet(stack, floor, nextSlabs, nextEnds, next.how, COARSE);
+    if (afterS > from.atS)
+      conduct(stack, ends, afterS - from.atS, keeping(moments, from.atS, floor), fineness);
+    meeting = meet(stack, floor, nextSlabs, nextEnds, next.how, fineness);
     rewarm =
       bondOf(meeting) === 'weak' && wants === 'rewarm'
         ? rewarmFor(stack, floor, next, nextSlabs, nextEnds)
@@ -177,6 +183,7 @@ function untilSkin(
   factors: Factors,
   ends: ReturnType<typeof endsOf>,
   moments: LayerMoment[],
+  fineness: Fineness,
 ): { skinS: number } {
   const carriesM = Math.min(SKIN_M, 0.98 * layer.thicknessM * factors.thickness);
   const keep = keeping(moments, 0, floor);
@@ -196,7 +203,7 @@ function untilSkin(
       depthBefore = depthM;
       return false;
     },
-    COARSE,
+    fineness,
   );
   return { skinS };
 }
@@ -210,6 +217,7 @@ function tries(
   ends: ReturnType<typeof endsOf>,
   nextEnds: ReturnType<typeof endsOf>,
   how: HeatLayer['how'],
+  fineness: Fineness,
 ) {
   const states = [{ atS: skinS, stack: copyOf(atSkin) }];
   const state = copyOf(atSkin);
@@ -219,10 +227,10 @@ function tries(
   for (const [place, offS] of TRIED_S.entries()) {
     const atS = skinS + offS;
     if (offS > 0) {
-      conduct(state, ends, offS - (TRIED_S[place - 1] ?? 0), undefined, COARSE);
+      conduct(state, ends, offS - (TRIED_S[place - 1] ?? 0), undefined, fineness);
       states.push({ atS, stack: copyOf(state) });
     }
-    const meeting = meet(state, floor, next, nextEnds, how, COARSE);
+    const meeting = meet(state, floor, next, nextEnds, how, fineness);
     const holds = meeting.bridgeM >= BRIDGE_M;
     if (holds && earliestS === null)
       earliestS = before
@@ -282,6 +290,7 @@ function untilOut(
   around: Surroundings,
   moments: LayerMoment[],
   floor: number,
+  fineness: Fineness,
 ): Pick<SampleTimes, 'unmoldS' | 'cutS' | 'never' | 'dew'> {
   let passedS = skinS;
   let [unmoldS, cutS]: [number | null, number | null] = [null, null];
@@ -307,7 +316,7 @@ function untilOut(
         look(...all);
         return false;
       },
-      COARSE,
+      fineness,
     );
     passedS += heat.freezerS;
     dew = dewOn(
@@ -318,7 +327,7 @@ function untilOut(
     );
   }
   const isOut = () => unmoldS !== null && (heat.cutC === null || cutS !== null);
-  if (!isOut()) conduct(stack, endsOf(cavity, around), LONGEST_S, look, COARSE);
+  if (!isOut()) conduct(stack, endsOf(cavity, around), LONGEST_S, look, fineness);
   // A room that is warmer than it asks for never gets it there; what follows is placed after a day and a half.
   const never = unmoldS === null ? 'unmold' : heat.cutC !== null && cutS === null ? 'cut' : null;
   return {

@@ -1,7 +1,7 @@
 import { anyPlanFileSchema } from '../../formats/planFile';
-import { compute } from '../../server/compute/threads';
 import { endpoint } from '../../server/endpoint';
 import { readJson } from '../../server/readJson';
+import { reviewOf } from '../../server/reviews';
 import { workshop } from '../../server/workshop';
 import { allFindingWords } from '../../words/en/findings/findingWords';
 
@@ -11,7 +11,7 @@ const describeFinding = await allFindingWords();
 export const POST = endpoint(async ({ request }) => {
   const file = await readJson(request, anyPlanFileSchema);
   const context = { rules: workshop().rules(), shelf: null };
-  const { sheet, findings } = await compute('review', { file, context });
+  const { sheet, findings } = await reviewOf(file, context);
   const showing = { system: 'metric', locale: 'en' } as const;
   return {
     body: {

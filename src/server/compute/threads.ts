@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import Piscina from 'piscina';
 import { Problem } from '../problem';
-import workOut, { type Asked, type Input, type Name, type Output } from './work';
+import workOut, { type Answered, type Asked, type Input, type Name, type Output } from './work';
 
 /** Built, it is a file of its own beside the server's: see astro.config.mjs. */
 const FILE = new URL('./work.ts', import.meta.url);
@@ -16,7 +16,7 @@ const MOST_WAITING = 100;
 const LARGEST_HEAP_MB = 384;
 
 const threads = (most: number) =>
-  new Piscina<Asked<Name>, Output<Name>>({
+  new Piscina<Asked<Name>, Answered<Name>>({
     filename: FILE.href,
     minThreads: 0,
     maxThreads: most,
@@ -39,20 +39,31 @@ export async function compute<Of extends Name>(
   urgency: Urgency = 'asked',
 ): Promise<Output<Of>> {
   const asked = { name, input };
-  if (!pools) return await workOut(asked);
-  const signal = AbortSignal.timeout(LIMIT_MS[urgency]);
+  const answered = pools ? await inThread(asked, pools[urgency], LIMIT_MS[urgency]) : await workOut(asked);
+  if ('problem' in answered) throw new Problem(...answered.problem);
+  return answered.value;
+}
+
+async function inThread<Of extends Name>(
+  asked: Asked<Of>,
+  pool: ReturnType<typeof threads>,
+  limitMs: number,
+): Promise<Answered<Of>> {
+  const signal = AbortSignal.timeout(limitMs);
   try {
-    return (await pools[urgency].run(asked, { signal })) as Output<Of>;
+    return (await pool.run(asked, { signal })) as Answered<Of>;
   } catch (error) {
-    throw signal.aborted ? tooLong(name, LIMIT_MS[urgency]) : explained(name, error);
+    throw signal.aborted ? tooLong(asked.name, limitMs) : explained(asked.name, error);
   }
 }
 
 /** What brings it under its limits. */
 const MENDS: Record<Name, string> = {
-  review: 'Make the plan smaller, with fewer pours, doses or pieces.',
+  reviews: 'Make the plan smaller, with fewer pours, doses or pieces.',
   pourPlan: 'Make the plan smaller, with fewer pours, doses or pieces.',
-  csv: 'Split the file, and bring the parts in one after the other.',
+  takeShelf: 'Send fewer records at once.',
+  shelfTable: 'Save a copy of the whole workshop in open formats instead.',
+  takeCsv: 'Split the file, and bring the parts in one after the other.',
   writeOpen: 'Save a copy of the whole workshop instead: it is not read for that.',
   readOpen: 'Bring it back with npm run restore.',
   fault: 'Try again when the machine has less to do.',

@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import type { CheckContext } from '../../core/checks/finding';
 import { type HeatFound, heatFound } from '../../core/checks/heat/heatFound';
 import { type Review, reviewPlan } from '../../core/checks/review';
@@ -6,12 +7,18 @@ import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { makePourPlan } from '../../core/schedule/makePourPlan';
 import type { PourPlan } from '../../core/schedule/pourPlan';
+import { openDatabase } from '../../db/connection';
 import { faultOf } from '../../db/copies/copyFolder';
 import { NoWorkshopError } from '../../db/copies/whatItHolds';
-import { judgeCsv } from '../../formats/judgeCsv';
-import type { CsvContent, ShelfNow } from '../../formats/shelfCsv';
+import { DATABASE_FILE } from '../../db/dataFolder.mjs';
+import type { CsvStyle } from '../../formats/csv';
+import { type Imported, importShelf, shelfImportSchema } from '../importShelf';
 import { readOpen } from '../openFormats/readOpen';
 import { writeOpen } from '../openFormats/writeOpen';
+import { tablesOf, type Workshop } from '../openWorkshop';
+import { Problem } from '../problem';
+import { parseBytes } from '../readJson';
+import { type CsvImported, type CsvSent, importCsv, type ShelfTable, shelfTable } from '../shelfCsv';
 
 /** A pour plan with what it tells against its plan. */
 export interface PourPlanFound {
@@ -21,9 +28,12 @@ export interface PourPlanFound {
 
 /** What is worked out beside the thread that answers requests. All of it can be copied from one to the other. */
 interface Works {
-  review: { input: { file: PlanFile; context: CheckContext }; output: Review };
+  reviews: { input: { files: PlanFile[]; context: CheckContext }; output: Review[] };
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
-  csv: { input: { of: CsvContent; bytes: Uint8Array; shelf: ShelfNow }; output: ReturnType<typeof judgeCsv> };
+  /** Records onto the shelf of the workshop in a folder. */
+  takeShelf: { input: { folder: string; bytes: Uint8Array }; output: Imported };
+  shelfTable: { input: { folder: string; of: ShelfTable; style: CsvStyle }; output: string };
+  takeCsv: { input: { folder: string; sent: CsvSent }; output: CsvImported };
   /** Why a file of a database is not whole, by the whole of what is in it; null where it is. */
   fault: { input: { path: string }; output: string | null };
   /** A workshop in open formats, from a copy of its database. */
@@ -37,12 +47,15 @@ export type Input<Of extends Name> = Works[Of]['input'];
 export type Output<Of extends Name> = Works[Of]['output'];
 
 const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of>> } = {
-  review: ({ file, context }) => reviewPlan(file, context),
+  reviews: ({ files, context }) => files.map((file) => reviewPlan(file, context)),
   pourPlan: ({ sheet, rules }) => {
     const pourPlan = makePourPlan(sheet, rules);
     return { pourPlan, found: heatFound(sheet, pourPlan, rules) };
   },
-  csv: ({ of, bytes, shelf }) => judgeCsv(of, bytes, shelf),
+  takeShelf: ({ folder, bytes }) =>
+    besideOthers(folder, (workshop) => importShelf(workshop, parseBytes(bytes, shelfImportSchema))),
+  shelfTable: ({ folder, of, style }) => besideOthers(folder, (workshop) => shelfTable(workshop, of, style)),
+  takeCsv: ({ folder, sent }) => besideOthers(folder, (workshop) => importCsv(workshop, sent)),
   fault: ({ path }) => faultOf(path, true),
   writeOpen: async ({ path, to, at }) => {
     await writeOpen(path, to, at);
@@ -65,9 +78,31 @@ export interface Asked<Of extends Name> {
   input: Input<Of>;
 }
 
-export default function workOut<Of extends Name>({
-  name,
-  input,
-}: Asked<Of>): Output<Of> | Promise<Output<Of>> {
-  return WORK[name](input);
+/** What came of it. A problem is told by its parts: classes do not pass from thread to thread. */
+export type Answered<Of extends Name> =
+  | { value: Output<Of> }
+  | { problem: ConstructorParameters<typeof Problem> };
+
+export default async function workOut<Of extends Name>({ name, input }: Asked<Of>): Promise<Answered<Of>> {
+  try {
+    return { value: await WORK[name](input) };
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    const { status, code, detail, more } = error;
+    return { problem: [status, code, detail, more] };
+  }
+}
+
+/** A write that others hold up may wait: nobody is answered by this thread. */
+const LONGEST_WAIT_MS = 10_000;
+
+/** Works on a workshop that is served by another thread, by a connection of its own. */
+function besideOthers<Value>(folder: string, work: (workshop: Workshop) => Value): Value {
+  const db = openDatabase(join(folder, DATABASE_FILE));
+  try {
+    db.pragma(`busy_timeout = ${LONGEST_WAIT_MS}`);
+    return work(tablesOf(db, folder));
+  } finally {
+    db.close();
+  }
 }

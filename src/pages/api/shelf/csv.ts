@@ -2,20 +2,16 @@ import { CSV_LIMITS } from '../../../formats/csv';
 import { CSV_CONTENTS, type CsvContent } from '../../../formats/shelfCsv';
 import { csvHeaders, csvStyle } from '../../../server/csvAnswer';
 import { endpoint, problemOf } from '../../../server/endpoint';
-import { stockText } from '../../../server/openFormats/csvFiles';
 import { invalidField, Problem } from '../../../server/problem';
 import { readBytes } from '../../../server/readJson';
-import { importCsv, shelfCsv } from '../../../server/shelfCsv';
+import { shelfText, takeCsv } from '../../../server/shelfInThreads';
 import { workshop } from '../../../server/workshop';
 
 /** The materials, the lots or what changed the stock as a CSV file. */
-export const GET = ({ url }: { url: URL }) => {
+export const GET = async ({ url }: { url: URL }) => {
   try {
     const of = url.searchParams.get('of') === 'stock' ? 'stock' : contentOf(url);
-    const style = csvStyle(url);
-    // A byte order mark tells spreadsheets that this is UTF-8.
-    const text = of === 'stock' ? stockText(workshop(), style) : `\uFEFF${shelfCsv(workshop(), of, style)}`;
-    return new Response(text, { headers: csvHeaders(of) });
+    return new Response(await shelfText(workshop(), of, csvStyle(url)), { headers: csvHeaders(of) });
   } catch (error) {
     return problemOf(error).toResponse();
   }
@@ -26,10 +22,8 @@ export const POST = endpoint(async ({ request, url }) => {
   if (!/^text\/csv\b/i.test(request.headers.get('content-type') ?? ''))
     throw new Problem(415, 'not-csv', 'Send the body as text/csv.');
   const bytes = await readBytes(request, CSV_LIMITS.bytes);
-  return {
-    status: 201,
-    body: await importCsv(workshop(), contentOf(url), bytes, url.searchParams.get('rows') === 'good'),
-  };
+  const goodOnly = url.searchParams.get('rows') === 'good';
+  return { status: 201, body: await takeCsv(workshop(), { of: contentOf(url), bytes, goodOnly }) };
 });
 
 function contentOf(url: URL): CsvContent {

@@ -1,10 +1,10 @@
 import { CSV_LIMITS } from '../../../formats/csv';
 import { endpoint } from '../../../server/endpoint';
-import { importShelf, shelfImportSchema } from '../../../server/importShelf';
-import { readJson } from '../../../server/readJson';
+import { readJsonBytes } from '../../../server/readJson';
+import { takeShelf } from '../../../server/shelfInThreads';
 import { workshop } from '../../../server/workshop';
 
 export const POST = endpoint(async ({ request }) => ({
   status: 201,
-  body: importShelf(workshop(), await readJson(request, shelfImportSchema, CSV_LIMITS.bytes)),
+  body: await takeShelf(workshop(), await readJsonBytes(request, CSV_LIMITS.bytes)),
 }));
