@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../result';
+import { fitCooling } from './fitCooling';
 import type { FitMoment, Reading } from './taught';
 
 /** Why readings can't tell how readily something loses heat. */
@@ -28,13 +29,11 @@ const LEAST_FALL_K = 3;
 const READING_K = 0.4;
 const MOST_OFF_K = 2.5;
 const MOST_SPREAD = 0.25;
-const MOST_TURNS = 30;
 const CURVE_POINTS = 20;
 const BELIEVED = [0.35, 2.8] as const;
 
 /**
- * One loss scale from readings of something that cools, by least squares: scale and first temperature (C. F. Gauss's
- * method, with halved steps). Film and heat capacity, convection and evaporation can't be told apart by such readings, so
+ * One loss scale from readings of something that cools, by least squares: scale and first temperature. Film and heat capacity, convection and evaporation can't be told apart by such readings, so
  * nothing else is fitted.
  *
  * @param cools the model: temperatures at the times asked for, for a scale and a first temperature
@@ -50,31 +49,15 @@ export function fitLossScale(
   if (!first) return fail({ code: 'too-few', count: 0 });
   const times = readings.map(({ timeS }) => timeS - first.timeS);
   const seen = readings.map(({ tempC }) => tempC);
-  const residuals = (at: Place) =>
-    cools(Math.exp(at.log), at.startC, times).map((tempC, i) => (seen[i] ?? 0) - tempC);
-  const squares = (off: readonly number[]) => off.reduce((sum, each) => sum + each * each, 0);
-  let here: Place = { log: 0, startC: first.tempC };
-  let off = residuals(here);
-  let slopes = slopesAt(here, off, residuals);
-  for (let turn = 0; turn < MOST_TURNS; turn++) {
-    const step = normalStep(slopes, off);
-    let share = 1;
-    let next = here;
-    let nextOff = off;
-    do {
-      next = { log: here.log + share * step.log, startC: here.startC + share * step.startC };
-      nextOff = residuals(next);
-      share /= 2;
-    } while (squares(nextOff) > squares(off) && share > 1e-4);
-    const done = Math.abs(next.log - here.log) < 1e-6 && Math.abs(next.startC - here.startC) < 1e-5;
-    if (squares(nextOff) <= squares(off)) [here, off] = [next, nextOff];
-    slopes = slopesAt(here, off, residuals);
-    if (done) break;
-  }
-  const offK = Math.sqrt(squares(off) / off.length);
-  const scale = Math.exp(here.log);
-  const variance = Math.max(READING_K ** 2, squares(off) / Math.max(1, off.length - 2));
-  const spread = Math.sqrt(variance * logVariance(slopes));
+  const fit = fitCooling(
+    ({ log, startC }) => cools(Math.exp(log), startC, times).map((tempC, i) => (seen[i] ?? 0) - tempC),
+    first.tempC,
+  );
+  const squares = fit.offK.reduce((sum, each) => sum + each * each, 0);
+  const offK = Math.sqrt(squares / fit.offK.length);
+  const scale = Math.exp(fit.log);
+  const variance = Math.max(READING_K ** 2, squares / Math.max(1, fit.offK.length - 2));
+  const spread = Math.sqrt(variance * fit.logVariance);
   if (offK > MOST_OFF_K) return fail({ code: 'does-not-fit', offK });
   if (!(spread <= MOST_SPREAD)) return fail({ code: 'cannot-tell', spread });
   if (!(scale >= BELIEVED[0] && scale <= BELIEVED[1])) return fail({ code: 'beyond-belief', scale });
@@ -83,7 +66,7 @@ export function fitLossScale(
     (_, at) => ((times.at(-1) ?? 0) * at) / CURVE_POINTS,
   );
   const [middle, low, high] = [1, 1 + spread, 1 - spread].map((share) =>
-    cools(scale * share, here.startC, along),
+    cools(scale * share, fit.startC, along),
   );
   const curve = along.map((timeS, at) => ({
     timeS,
@@ -91,18 +74,7 @@ export function fitLossScale(
     lowC: low?.[at] ?? 0,
     highC: high?.[at] ?? 0,
   }));
-  return ok({ scale, spread, offK, startC: here.startC, curve });
-}
-
-interface Place {
-  log: number;
-  startC: number;
-}
-
-/** How the model's temperatures move with the logarithm of the scale, and with the start. */
-interface Slopes {
-  log: number[];
-  startC: number[];
+  return ok({ scale, spread, offK, startC: fit.startC, curve });
 }
 
 function faultOf(readings: readonly Reading[], roomC: number): TeachFault | null {
@@ -114,36 +86,6 @@ function faultOf(readings: readonly Reading[], roomC: number): TeachFault | null
   if (roomC > coolestC - 1) return { code: 'room-too-warm', roomC, coolestC };
   const fellK = (temps[0] ?? 0) - (temps.at(-1) ?? 0);
   return fellK < LEAST_FALL_K ? { code: 'too-flat', fellK } : null;
-}
-
-const SMALL = { log: 1e-3, startC: 1e-2 };
-
-function slopesAt(here: Place, off: readonly number[], residuals: (at: Place) => number[]): Slopes {
-  const along = (key: keyof Place) =>
-    residuals({ ...here, [key]: here[key] + SMALL[key] }).map(
-      (moved, i) => ((off[i] ?? 0) - moved) / SMALL[key],
-    );
-  return { log: along('log'), startC: along('startC') };
-}
-
-function dot(one: readonly number[], other: readonly number[]): number {
-  return one.reduce((sum, each, i) => sum + each * (other[i] ?? 0), 0);
-}
-
-/** The step by the normal equations, two unknowns. */
-function normalStep({ log, startC }: Slopes, off: readonly number[]): Place {
-  const [aa, ab, bb] = [dot(log, log), dot(log, startC), dot(startC, startC)];
-  const [ra, rb] = [dot(log, off), dot(startC, off)];
-  const whole = aa * bb - ab * ab;
-  if (!(whole > 0)) return { log: 0, startC: 0 };
-  return { log: (ra * bb - rb * ab) / whole, startC: (aa * rb - ab * ra) / whole };
-}
-
-/** Variance of the logarithm of the scale for readings that are off by one kelvin. */
-function logVariance({ log, startC }: Slopes): number {
-  const [aa, ab, bb] = [dot(log, log), dot(log, startC), dot(startC, startC)];
-  const whole = aa * bb - ab * ab;
-  return whole > 0 ? bb / whole : Number.POSITIVE_INFINITY;
 }
 
 /**
