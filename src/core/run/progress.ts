@@ -19,10 +19,27 @@ export type TaskState = ScheduledTask & {
   isLeftOut: boolean;
 };
 
+/** A layer was touched: by the wait for its skin. */
+export interface Touch {
+  taskId: string;
+  at: string;
+  carries: boolean;
+}
+
+/** A jug was read: by its melt. */
+export interface JugReading {
+  taskId: string;
+  at: string;
+  tempC: number;
+}
+
 export interface Progress {
   tasks: TaskState[];
   /** The task in hand: the first by the schedule that can be done; null when nothing is left that a run waits for. */
   inHand: TaskState | null;
+  /** Touches of skins and readings of jugs, in the order they came. */
+  touches: Touch[];
+  readings: JugReading[];
   ended:
     | null
     | {
@@ -44,6 +61,8 @@ export type RunFault =
   | { code: 'needs-a-weight'; taskId: string }
   | { code: 'is-a-wait'; taskId: string }
   | { code: 'not-optional'; taskId: string }
+  | { code: 'not-a-skin'; taskId: string }
+  | { code: 'not-a-jug'; taskId: string }
   | { code: 'needs-first'; taskId: string; needs: string[] }
   | { code: 'not-done-yet'; taskId: string }
   | { code: 'already-done'; taskId: string }
@@ -61,6 +80,8 @@ export function isWaitedFor(task: Pick<ScheduledTask, 'kind'>): boolean {
 export function progress({ snapshot, events }: RunSoFar): Progress {
   const done = new Map<string, Done>();
   const extra: ExtraBase[] = [];
+  const touches: Touch[] = [];
+  const readings: JugReading[] = [];
   let ended: Progress['ended'] = null;
   for (const { occurredAt: at, event } of events) {
     switch (event.kind) {
@@ -82,6 +103,16 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
         }
         // A weighing that was asked for besides goes away with its undoing, once nothing is weighed for it.
         if (!done.delete(event.taskId)) removeExtra(extra, event.taskId);
+        break;
+      case 'touched':
+        touches.push({ taskId: event.taskId, at, carries: event.carries });
+        break;
+      case 'measured':
+        readings.push({ taskId: event.taskId, at, tempC: event.tempC });
+        break;
+      case 'forgotten':
+        removeLast(touches, event.taskId);
+        removeLast(readings, event.taskId);
         break;
       case 'topped-up':
         extra.push({ ofTaskId: event.taskId, massG: event.massG, id: extraId(event.taskId, extra) });
@@ -122,7 +153,12 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task));
   const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));
   const inHand = open.length === 0 ? null : (toDo.find((task) => task.unmet.length === 0) ?? null);
-  return { tasks, inHand, ended };
+  return { tasks, inHand, touches, readings, ended };
+}
+
+function removeLast(of: { taskId: string }[], taskId: string): void {
+  const place = of.findLastIndex((each) => each.taskId === taskId);
+  if (place >= 0) of.splice(place, 1);
 }
 
 /** The base of one load of a jug: what was planned, and what was weighed. */
@@ -227,7 +263,7 @@ export function rescaled(plannedG: number, plannedBaseG: number, actualBaseG: nu
 
 /** Whether an event may follow what has happened so far. */
 export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, RunFault> {
-  const { tasks, ended } = progress(run);
+  const { tasks, ended, touches, readings } = progress(run);
   if (ended) return fail({ code: 'run-has-ended' });
   if (event.kind === 'abandoned') return ok(event);
   if (event.kind === 'finished') {
@@ -244,6 +280,8 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   }
   if (event.kind === 'undone')
     return (isDone && !isEmptied(task)) || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'touched' || event.kind === 'measured' || event.kind === 'forgotten')
+    return checkSeen(event, task, tasks, { touches, readings });
   if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
   const weighs = task.plannedG !== null;
   if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });
@@ -253,6 +291,27 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   if (isDone) return fail({ code: 'already-done', taskId });
   if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });
   return ok(event);
+}
+
+/** What is touched has been poured, what is read has been melted. */
+function checkSeen(
+  event: Extract<RunEvent, { kind: 'touched' | 'measured' | 'forgotten' }>,
+  task: TaskState,
+  tasks: readonly TaskState[],
+  { touches, readings }: Pick<Progress, 'touches' | 'readings'>,
+): Result<RunEvent, RunFault> {
+  const { taskId } = event;
+  if (event.kind === 'forgotten')
+    return [...touches, ...readings].some((each) => each.taskId === taskId)
+      ? ok(event)
+      : fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'touched') {
+    if (task.kind !== 'skin') return fail({ code: 'not-a-skin', taskId });
+    const open = task.needs.filter((id) => tasks.some((each) => each.id === id && each.doneAt === null));
+    return open.length > 0 ? fail({ code: 'needs-first', taskId, needs: open }) : ok(event);
+  }
+  if (task.kind !== 'melt') return fail({ code: 'not-a-jug', taskId });
+  return task.doneAt === null ? fail({ code: 'needs-first', taskId, needs: [taskId] }) : ok(event);
 }
 
 /** True for what is over with the doses that were left out: it comes back with them. */

@@ -7,6 +7,7 @@ export const FILLS = ['as-planned', 'short'] as const;
 
 const taskId = z.string().min(1).max(80);
 const massG = z.number().positive().max(1e6);
+const tempC = z.number().min(-30).max(150);
 const id = z.string().min(1).max(64);
 
 /** What happens at the bench. Events are only ever added; a mistake is answered by an `undone`. */
@@ -18,12 +19,23 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     /** The lot it came from, where that was said at the scale. */
     lotId: id.optional(),
   }),
-  z.strictObject({ kind: z.literal('done'), taskId }),
+  z.strictObject({
+    kind: z.literal('done'),
+    taskId,
+    /** How warm it was poured, where that was read. */
+    tempC: tempC.optional(),
+  }),
   /** An optional dose does not go in: none of its weighings in this load. */
   z.strictObject({ kind: z.literal('left-out'), taskId }),
   /** More base for a jug, beyond what was planned: a weighing of its own, which brings a dose that is over to its limit. */
   z.strictObject({ kind: z.literal('topped-up'), taskId, massG }),
   z.strictObject({ kind: z.literal('undone'), taskId }),
+  /** A layer was touched while its skin forms; the task is that wait. */
+  z.strictObject({ kind: z.literal('touched'), taskId, carries: z.boolean() }),
+  /** The jug of a melt was read, °C. */
+  z.strictObject({ kind: z.literal('measured'), taskId, tempC }),
+  /** The last touch of a skin, or the last reading of a jug, was none. */
+  z.strictObject({ kind: z.literal('forgotten'), taskId }),
   z.strictObject({
     kind: z.literal('finished'),
     verdict: z.enum(VERDICTS),

@@ -1,4 +1,5 @@
 import { findingSchema } from '../checks/findingSchema';
+import type { Taught } from '../heat/taught';
 import type { HouseRules } from '../houseRules/houseRules';
 import { houseRulesSchema } from '../houseRules/houseRulesSchema';
 import type { DosedMaterial } from '../materials/material';
@@ -46,6 +47,19 @@ function slimMaterial(material: DosedMaterial): DosedMaterial {
   return { ...material, note: '', readings: [] };
 }
 
+/** Jugs keep how readily they lose heat as they were taught last: the bench forecasts by it. */
 export function slimRules(rules: HouseRules): HouseRules {
-  return { ...rules, jugs: rules.jugs.map((jug) => ({ ...jug, taught: [] })) };
+  return {
+    ...rules,
+    jugs: rules.jugs.map((jug) => ({ ...jug, taught: jug.taught.slice(-1).map(slimLesson) })),
+  };
+}
+
+/** As few readings as a lesson has. */
+const FEWEST_READINGS = 3;
+
+function slimLesson(taught: Taught): Taught {
+  const { from } = taught;
+  if (from.is === 'touch') return taught;
+  return { ...taught, from: { ...from, readings: from.readings.slice(0, FEWEST_READINGS), curve: [] } };
 }

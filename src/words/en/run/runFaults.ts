@@ -17,6 +17,10 @@ export function explainRunFault(fault: RunFault): string {
       return 'This task is open, so there is nothing to undo.';
     case 'not-optional':
       return 'Only a dose that the plan calls optional can be left out. Weigh it, or give the run up.';
+    case 'not-a-skin':
+      return 'Only a layer while its skin forms is touched.';
+    case 'not-a-jug':
+      return 'Only a jug that is melted is read.';
     case 'is-a-wait':
       return 'This passes by itself. Go on with what comes after it.';
     case 'needs-first':

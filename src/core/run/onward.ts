@@ -1,0 +1,214 @@
+import { isWait } from '../work/task';
+import type { HeatOnward, JugOnward, RoundOnward } from './heatOnward';
+import type { Progress, TaskState } from './progress';
+
+/** A task with its times on from what has happened, ms since the epoch; what is done has the times it had. */
+export type OnwardTask = TaskState & { fromMs: number; toMs: number };
+
+/** When the next layer may be poured onto one that has been poured. */
+export interface PourWindow {
+  /** The pour that it is for. */
+  pourTaskId: string;
+  opensMs: number;
+  closesMs: number;
+  /** So warm it is joined after it has closed; null where no heat helps. */
+  rewarmC: { fromC: number; toC: number } | null;
+}
+
+/** Where a run stands at a moment: what passes by itself, and what hands are asked for next. */
+export interface Onward {
+  tasks: OnwardTask[];
+  /** Waits that have begun and are not over, the soonest end first. */
+  waits: OnwardTask[];
+  /** After the task in hand, what hands are asked for next. */
+  next: OnwardTask | null;
+  windows: PourWindow[];
+  /** When the last bar is out of its mold. */
+  outMs: number | null;
+}
+
+/**
+ * The rest of a run on from what has happened: what is done keeps its times, what is open begins when what it needs is
+ * over, hands are free and it is due, and takes as long as was planned; skins, jugs and setting take as long as heat says.
+ *
+ * @param heat null while it is being worked out: waits are then as they were planned
+ */
+export function onward(so: Progress, heat: HeatOnward | null, startedMs: number, nowMs: number): Onward {
+  const known = new Map<string, OnwardTask>();
+  const late = latenessOf(so, startedMs);
+  let handsMs = nowMs;
+  const windows: PourWindow[] = [];
+  for (const task of so.tasks) {
+    const placed = place(task, { so, heat, known, startedMs, nowMs, lateMs: late(task), handsMs });
+    known.set(task.id, placed);
+    if (task.doneAt === null && task.hands && !isWait(task)) handsMs = Math.max(handsMs, placed.toMs);
+    const window = windowOf(task, so, heat);
+    if (window) windows.push(window);
+  }
+  const tasks = [...known.values()];
+  const open = tasks.filter(({ doneAt }) => doneAt === null);
+  return {
+    tasks,
+    waits: open
+      .filter((task) => isWait(task) && hasBegun(task, so) && !isOver(task, so))
+      .sort((a, b) => a.toMs - b.toMs),
+    next: open.find((task) => !isWait(task) && task.id !== so.inHand?.id) ?? null,
+    windows,
+    outMs: tasks.reduce<number | null>(
+      (last, { kind, toMs }) => (kind === 'unmold' ? Math.max(last ?? toMs, toMs) : last),
+      null,
+    ),
+  };
+}
+
+/** A wait has begun once all that it needs is over. */
+function hasBegun({ needs }: TaskState, so: Progress): boolean {
+  return needs.every((id) => {
+    const need = so.tasks.find((task) => task.id === id);
+    return !need || need.doneAt !== null || (isWait(need) && hasBegun(need, so));
+  });
+}
+
+/** A wait is over once something that needed it is done, or a touch said so. */
+function isOver(wait: TaskState, so: Progress): boolean {
+  if (so.touches.findLast(({ taskId }) => taskId === wait.id)?.carries) return true;
+  return so.tasks.some(
+    (task) => task.needs.includes(wait.id) && (task.doneAt !== null || (isWait(task) && isOver(task, so))),
+  );
+}
+
+/** How much later than planned the work of a task's round is, by what was ticked last in it or before it, ms. */
+function latenessOf(so: Progress, startedMs: number): (task: TaskState) => number {
+  const done = so.tasks
+    .filter((task) => task.doneAt !== null && !isWait(task))
+    .map((task) => ({
+      round: task.round,
+      kind: task.kind,
+      lateMs: Date.parse(task.doneAt ?? '') - startedMs - task.toS * 1000,
+      at: task.doneAt ?? '',
+    }))
+    .sort((a, b) => (a.at < b.at ? -1 : 1));
+  return ({ round }) => {
+    const own = done.findLast((each) => each.round === round && each.kind === 'pour') ?? done.at(-1);
+    return own?.lateMs ?? 0;
+  };
+}
+
+interface Around {
+  so: Progress;
+  heat: HeatOnward | null;
+  known: ReadonlyMap<string, OnwardTask>;
+  startedMs: number;
+  nowMs: number;
+  lateMs: number;
+  handsMs: number;
+}
+
+function place(task: TaskState, around: Around): OnwardTask {
+  const { known, startedMs, nowMs, lateMs, handsMs } = around;
+  const lengthMs = (task.toS - task.fromS) * 1000;
+  if (task.doneAt !== null) {
+    const toMs = Date.parse(task.doneAt);
+    return { ...task, fromMs: toMs - lengthMs, toMs };
+  }
+  const readyMs = Math.max(0, ...task.needs.map((id) => known.get(id)?.toMs ?? 0));
+  if (isWait(task)) {
+    const fromMs = readyMs || startedMs + task.fromS * 1000 + lateMs;
+    return { ...task, fromMs, toMs: Math.max(fromMs, waitEndMs(task, fromMs, lengthMs, around)) };
+  }
+  const fromMs = Math.max(readyMs, nowMs, task.hands ? handsMs : 0, dueMs(task, around));
+  return { ...task, fromMs, toMs: fromMs + lengthMs };
+}
+
+/** A pour is due as it was planned, so much later, in its window; what is done for it so long before it as it was planned. */
+function dueMs(task: TaskState, { so, heat, startedMs, lateMs }: Around): number {
+  const plannedMs = startedMs + task.fromS * 1000 + lateMs;
+  const pour = so.tasks.find(
+    (each) =>
+      each.kind === 'pour' &&
+      each.doneAt === null &&
+      each.round === task.round &&
+      each.load === task.load &&
+      each.pourIndexes.some((index) => task.pourIndexes.includes(index)),
+  );
+  const window = pour && windowOf(pour, so, heat);
+  if (!pour || !window) return plannedMs;
+  const pourMs = startedMs + pour.fromS * 1000 + lateMs;
+  const inWindowMs = Math.min(Math.max(pourMs, window.opensMs), Math.max(window.opensMs, window.closesMs));
+  return plannedMs + inWindowMs - pourMs;
+}
+
+function waitEndMs(wait: TaskState, fromMs: number, lengthMs: number, { so, heat }: Around): number {
+  const touched = so.touches.findLast(({ taskId }) => taskId === wait.id);
+  if (touched?.carries) return Date.parse(touched.at);
+  const round = heat?.rounds.find((each) => each.round === wait.round);
+  if (wait.kind === 'skin' && round) {
+    const at = layerAt(wait, so, round);
+    if (at && at.skinS !== undefined) return at.pouredMs + at.skinS * 1000;
+  }
+  if (wait.kind === 'set' && round) {
+    const last = lastPourMs(so, wait.round);
+    if (last !== null) return last + round.unmoldS * 1000;
+  }
+  if (wait.kind === 'cool') {
+    const jug = heat?.jugs.find((each) => cools(each, wait, so));
+    const reaches = jug?.forecast.reaches[0];
+    if (jug && reaches) return jug.fromMs + reaches.middle * 1000;
+  }
+  return fromMs + lengthMs;
+}
+
+/** Whether a wait is that of a jug for its next pour. */
+function cools(jug: JugOnward, wait: TaskState, so: Progress): boolean {
+  return so.tasks.some((task) => task.id === jug.pourTaskId && task.needs.includes(wait.id));
+}
+
+function pourOf(so: Progress, round: number, lead: number | undefined, load = 0) {
+  return so.tasks.find(
+    (task) =>
+      task.kind === 'pour' && task.round === round && task.load === load && task.pourIndexes[0] === lead,
+  );
+}
+
+/** When a pour began, ms; null while it has not. */
+function beganMs(pour: TaskState | undefined): number | null {
+  return pour?.doneAt ? Date.parse(pour.doneAt) - (pour.toS - pour.fromS) * 1000 : null;
+}
+
+/** The layers of a round by the pours they begin with, from the floor up. */
+function leadsOf(so: Progress, round: number): (number | undefined)[] {
+  return so.tasks
+    .filter((task) => task.kind === 'skin' && task.round === round)
+    .map((task) => task.pourIndexes[0])
+    .sort((a, b) => (a ?? 0) - (b ?? 0));
+}
+
+function layerAt(task: TaskState, so: Progress, round: RoundOnward) {
+  const lead = task.pourIndexes[0];
+  const pouredMs = beganMs(pourOf(so, task.round, lead));
+  const layer = round.layers[leadsOf(so, task.round).indexOf(lead)];
+  return pouredMs === null ? null : { pouredMs, skinS: layer?.skinS };
+}
+
+function lastPourMs(so: Progress, round: number): number | null {
+  const pours = so.tasks.filter((task) => task.kind === 'pour' && task.round === round);
+  const began = pours.map(beganMs);
+  return began.some((each) => each === null) ? null : Math.max(...began.map((each) => each ?? 0));
+}
+
+/** The window of an open pour, once the layer below it is poured. */
+function windowOf(task: TaskState, so: Progress, heat: HeatOnward | null): PourWindow | null {
+  if (task.kind !== 'pour' || task.doneAt !== null || task.load !== 0) return null;
+  const leads = leadsOf(so, task.round);
+  const place = leads.indexOf(task.pourIndexes[0]);
+  const round = heat?.rounds.find((each) => each.round === task.round);
+  const below = round?.layers[place - 1];
+  const pouredMs = beganMs(pourOf(so, task.round, leads[place - 1]));
+  if (!below || pouredMs === null || below.earliestS === null || below.latestS === null) return null;
+  return {
+    pourTaskId: task.id,
+    opensMs: pouredMs + below.earliestS * 1000,
+    closesMs: pouredMs + below.latestS * 1000,
+    rewarmC: below.rewarm,
+  };
+}
