@@ -1,5 +1,5 @@
 import type { CheckContext } from '../core/checks/finding';
-import type { Workshop } from './workshop';
+import type { Workshop } from './openWorkshop';
 
 /** What the checks of this workshop go by: its rules, and its shelf as it is today. */
 export function checkContext({ rules, materials, lots, now }: Workshop): CheckContext {

@@ -1,8 +1,8 @@
 import { closeSync, fsyncSync, openSync, rmSync, statfsSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import { type CopyState, copyState } from './copies';
+import type { Workshop } from './openWorkshop';
 import { whenFree } from './whenFree';
-import type { Workshop } from './workshop';
 
 /** How the workshop's folder and file are. */
 export interface Health {

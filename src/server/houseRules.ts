@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { HouseChoices } from '../core/houseRules/houseRules';
 import type { Stored } from '../db/records';
+import type { Workshop } from './openWorkshop';
 import { conflict } from './records';
-import type { Workshop } from './workshop';
 
 /** @throws Problem 409 when the choices were saved elsewhere meanwhile */
 export function saveHouseRules(

@@ -6,10 +6,10 @@ import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import type { Choices, MetKind } from '../formats/meeting';
 import { meetingOf } from './meeting';
+import type { Workshop } from './openWorkshop';
 import { createPlan, savePlan } from './plans';
 import { checked, RECORD_KINDS, type RecordKind } from './recordKinds';
 import { saveRecord } from './records';
-import type { Workshop } from './workshop';
 
 /**
  * Takes a plan from a file, all of it or nothing. A mold or material that is here already, to the last figure,

@@ -4,10 +4,10 @@ import { lotSchema } from '../core/stock/lotSchema';
 import { z } from '../core/zod';
 import { CSV_LIMITS } from '../formats/csv';
 import { allowMaterial } from './materials';
+import type { Workshop } from './openWorkshop';
 import { invalidField } from './problem';
 import { conflict, saveRecord } from './records';
 import { addLot, saveLot } from './stock';
-import type { Workshop } from './workshop';
 
 const revision = z.int().nonnegative().nullable();
 

@@ -1,7 +1,7 @@
 import type Database from 'better-sqlite3';
 import { type LogEntry, logEntry } from '../core/run/logEntry';
 import type { BrokenRecord, Page } from '../db/readRecord';
-import type { Workshop } from './workshop';
+import type { Workshop } from './openWorkshop';
 
 /** A finished run stays as it is, so that what the Logbook keeps of it is worked out once. */
 const KEPT = new WeakMap<Database.Database, Map<string, LogEntry>>();

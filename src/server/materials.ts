@@ -1,7 +1,7 @@
 import type { Material } from '../core/materials/material';
 import { namedMaterials } from '../core/plan/plan';
+import type { Workshop } from './openWorkshop';
 import { invalidField, notFound, Problem } from './problem';
-import type { Workshop } from './workshop';
 
 /** Ids of all materials that a plan, a lot or a blend names. */
 export function materialsInUse({ materials, plans, lots }: Workshop): Set<string> {

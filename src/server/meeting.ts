@@ -7,7 +7,7 @@ import type { PlanFile } from '../core/plan/plan';
 import type { Met, MetKind } from '../formats/meeting';
 import { changedFields } from '../formats/records/changedFields';
 import { shelfNames } from '../formats/records/shelfNames';
-import type { Workshop } from './workshop';
+import type { Workshop } from './openWorkshop';
 
 /** What the records of a plan file meet. */
 export function meetingsOf(workshop: Workshop, file: PlanFile): Met[] {

@@ -1,9 +1,9 @@
 import { scalePlan } from '../core/plan/scalePlan';
 import type { Sheet } from '../core/plan/sheet';
 import { type Need, needOf } from '../core/stock/need';
+import type { Workshop } from './openWorkshop';
 import { moldsOf } from './planFile';
 import { planView, type ViewContext } from './views';
-import type { Workshop } from './workshop';
 
 /** Pieces of another plan that have to be made first. */
 export interface MadeAhead {

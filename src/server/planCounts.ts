@@ -3,9 +3,9 @@ import { type HeatFound, withHeatFound } from '../core/checks/heat/heatFound';
 import { hasMold } from '../core/molds/noMold';
 import type { Sheet } from '../core/plan/sheet';
 import { momentAt } from '../core/schedule/clock';
+import type { Workshop } from './openWorkshop';
 import { heatAhead, heatKnown } from './pourPlan';
 import type { PlanView } from './views';
-import type { Workshop } from './workshop';
 
 /** What a card counts of its plan. */
 export interface PlanCounts extends OpenCounts {

@@ -16,8 +16,8 @@ import {
 import { planFileSchema } from '../core/plan/planSchema';
 import type { Sheet } from '../core/plan/sheet';
 import { orNull, orProblem } from './broken';
+import type { Workshop } from './openWorkshop';
 import { invalidField, invalidFields } from './problem';
-import type { Workshop } from './workshop';
 
 /** What a plan names, as the workshop has it now. The same values as long as none of it is saved. */
 interface Named {

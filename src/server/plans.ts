@@ -3,10 +3,10 @@ import { isDeepStrictEqual } from 'node:util';
 import type { MadePiece } from '../core/plan/embed';
 import { namedPlans, type Plan } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
+import type { Workshop } from './openWorkshop';
 import { madePieces, planFileOf } from './planFile';
 import { notFound } from './problem';
 import { conflict } from './records';
-import type { Workshop } from './workshop';
 
 /** The newest version of a plan, or the one that is asked for. */
 export function findPlan({ plans }: Workshop, id: string, version?: number): StoredPlan {

@@ -2,8 +2,8 @@ import { namedPlans } from '../core/plan/plan';
 import { PUT_AWAY_KINDS, type PutAway, type PutAwayKind } from '../db/putAway';
 import type { BrokenRecord } from '../db/readRecord';
 import { orNull } from './broken';
+import type { Workshop } from './openWorkshop';
 import { notFound, Problem } from './problem';
-import type { Workshop } from './workshop';
 
 export { PUT_AWAY_KINDS, type PutAwayKind };
 

@@ -8,9 +8,9 @@ import { readRecipe } from '../formats/recipe/readRecipe';
 import type { Found, RecipeLine } from '../formats/recipe/recipe';
 import type { LineRead, RecipeRead, RecipeRequest } from '../formats/recipe/recipeExchange';
 import { explainRecipeFault, recipeLineWords } from '../formats/recipe/recipeWords';
+import type { Workshop } from './openWorkshop';
 import { createPlan } from './plans';
 import { invalidField } from './problem';
-import type { Workshop } from './workshop';
 
 /** What a workshop understands of a recipe. */
 export function readRecipeText(workshop: Workshop, request: RecipeRequest): RecipeRead {

@@ -6,8 +6,8 @@ import type { z } from '../core/zod';
 import type { RecordTable } from '../db/records';
 import { checkBlends } from './importShelf';
 import { allowMaterial, deleteMaterial } from './materials';
+import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
-import type { Workshop } from './workshop';
 
 interface NamedItem {
   id: string;

@@ -4,11 +4,11 @@ import type { AsKept, BrokenRecord } from '../db/readRecord';
 import type { Stored } from '../db/records';
 import { type RecordVersion, VERSIONED_KINDS, type VersionedKind } from '../db/recordVersions';
 import { saveHouseRules } from './houseRules';
+import type { Workshop } from './openWorkshop';
 import { notFound, Problem } from './problem';
 import { checked, RECORD_KINDS, type RecordKind } from './recordKinds';
 import { conflict } from './records';
 import { saveLot } from './stock';
-import type { Workshop } from './workshop';
 
 export { VERSIONED_KINDS, type VersionedKind };
 

@@ -3,8 +3,8 @@ import { stillNeeded } from '../core/run/usedMaterials';
 import { buyList } from '../core/stock/fromShelf';
 import { type Need, needOf } from '../core/stock/need';
 import { leftOf } from '../core/stock/stock';
+import type { Workshop } from './openWorkshop';
 import type { PlanView } from './views';
-import type { Workshop } from './workshop';
 
 /** A material that is low, or short for something ahead. Grams, or pieces of what is counted. */
 export interface RunningShort {

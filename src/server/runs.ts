@@ -12,13 +12,13 @@ import { piecesOfRound } from '../core/work/rounds';
 import { explainRunFault } from '../words/en/run/runFaults';
 import { tellChange } from './changes';
 import { checkContext } from './checkContext';
+import type { Workshop } from './openWorkshop';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
 import { pourPlanOf } from './pourPlan';
 import { idTaken, notFound, Problem } from './problem';
 import { reviewOf } from './reviews';
 import { putIntoScrapJar, takeForRun } from './stock';
-import type { Workshop } from './workshop';
 
 export function findRun({ runs }: Workshop, id: string): Run {
   const run = runs.find(id);

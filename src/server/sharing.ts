@@ -1,6 +1,6 @@
 import { type Device, readSharing, writeSharing } from '../db/devices.mjs';
+import type { Workshop } from './openWorkshop';
 import { notFound, Problem } from './problem';
-import type { Workshop } from './workshop';
 
 /** What the process that serves does for the network: see scripts/share.mjs. */
 interface Network {

@@ -3,8 +3,8 @@ import { judgeCsv } from '../formats/judgeCsv';
 import { type CsvContent, lotsCsv, materialsCsv, type ShelfNow } from '../formats/shelfCsv';
 import { type Imported, importShelf } from './importShelf';
 import { stockText } from './openFormats/csvFiles';
+import type { Workshop } from './openWorkshop';
 import { Problem } from './problem';
-import type { Workshop } from './workshop';
 
 function shelfNow({ materials, lots }: Workshop): ShelfNow {
   return { materials: materials.all(), lots: lots.all() };

@@ -1,9 +1,9 @@
 import type { CsvStyle } from '../formats/csv';
 import { compute } from './compute/threads';
 import { type Imported, importShelf, shelfImportSchema } from './importShelf';
+import type { Workshop } from './openWorkshop';
 import { parseBytes } from './readJson';
 import { type CsvImported, type CsvSent, importCsv, type ShelfTable, shelfTable } from './shelfCsv';
-import type { Workshop } from './workshop';
 
 /** What is smaller is soon taken: some two hundred records. */
 const SMALL_BYTES = 60_000;

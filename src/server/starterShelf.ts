@@ -1,7 +1,7 @@
 import { foldedName } from '../core/materials/byName';
 import { STARTER_MATERIALS } from '../words/en/starter/materials';
 import { STARTER_MOLDS } from '../words/en/starter/molds';
-import type { Workshop } from './workshop';
+import type { Workshop } from './openWorkshop';
 
 /**
  * Puts usual materials and molds on the shelf, with figures that are usual and not the user's own. What is there by id or

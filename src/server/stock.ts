@@ -5,9 +5,9 @@ import { usedMaterials } from '../core/run/usedMaterials';
 import type { Lot, NewLot } from '../core/stock/lot';
 import { type StockEntry, sumOfEntries, takeFromLots } from '../core/stock/stock';
 import type { Stored } from '../db/records';
+import type { Workshop } from './openWorkshop';
 import { idTaken, invalidField, notFound } from './problem';
 import { conflict } from './records';
-import type { Workshop } from './workshop';
 
 /** A lot with its stock told line by line. */
 export interface LotView extends Stored<Lot> {

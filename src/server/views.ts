@@ -6,11 +6,11 @@ import type { StoredPlan } from '../core/plan/storedPlan';
 import { keptUntilWritten } from '../db/keptUntilWritten';
 import { sameWhileEqual } from '../db/sameWhileEqual';
 import { checkContext } from './checkContext';
+import type { Workshop } from './openWorkshop';
 import { type MadePieces, madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
 import { moldsOffered } from './putAway';
 import { type KnownReviews, reviewAll } from './reviews';
-import type { Workshop } from './workshop';
 
 /** A plan with what a card or a printed page shows of it. */
 export interface PlanView extends Review {
