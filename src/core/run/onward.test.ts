@@ -114,6 +114,11 @@ test('a touch ends the wait, or makes it longer, and the rest moves with it', ()
   const later = { skin: skin(), out: bench.see().outMs ?? 0 };
   assert.ok(later.skin > bench.now() && later.out > before.out);
   bench.event({ kind: 'forgotten', taskId: 'r1/A/skin' });
+  // Later than any mold would make it, it is touched again after a minute.
+  bench.wait(90 * MIN);
+  bench.event({ kind: 'touched', taskId: 'r1/A/skin', carries: false });
+  assert.ok(Math.abs(skin() - bench.now() - MIN) < 2);
+  bench.event({ kind: 'forgotten', taskId: 'r1/A/skin' });
   assert.ok(Math.abs(skin() - before.skin) < 1000);
   bench.wait(2 * MIN);
   bench.event({ kind: 'touched', taskId: 'r1/A/skin', carries: true });

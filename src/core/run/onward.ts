@@ -94,6 +94,9 @@ function latenessOf(so: Progress, startedMs: number): (task: TaskState) => numbe
   };
 }
 
+/** What does not carry yet is touched again so much later at the soonest, whatever the model says. */
+const TOUCHED_AGAIN_MS = 60_000;
+
 interface Around {
   so: Progress;
   heat: HeatOnward | null;
@@ -144,7 +147,8 @@ function waitEndMs(wait: TaskState, fromMs: number, lengthMs: number, { so, heat
   const round = heat?.rounds.find((each) => each.round === wait.round);
   if (wait.kind === 'skin' && round) {
     const at = layerAt(wait, so, round);
-    if (at && at.skinS !== undefined) return at.pouredMs + at.skinS * 1000;
+    const notMs = touched ? Date.parse(touched.at) + TOUCHED_AGAIN_MS : 0;
+    if (at && at.skinS !== undefined) return Math.max(at.pouredMs + at.skinS * 1000, notMs);
   }
   if (wait.kind === 'set' && round) {
     const last = lastPourMs(so, wait.round);

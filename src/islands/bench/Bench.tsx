@@ -6,12 +6,19 @@ import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { typedWeight } from '../../core/run/typedWeight';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
+import { waitWords } from '../../words/en/run/onwardWords';
+import { taskAloud } from '../../words/en/work/taskAloud';
 import { useShowing, withShowing } from '../shared/showing';
 import { Away } from './Away';
+import { EndedRun } from './EndedRun';
 import { FinishForm } from './FinishForm';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
+import { useCalls } from './useCalls';
+import { useOnward } from './useOnward';
+import { usePedal } from './usePedal';
 import { useRun } from './useRun';
+import { Waits } from './Waits';
 
 interface Props {
   start: Run;
@@ -23,13 +30,28 @@ interface Props {
 function Bench({ start, stock }: Props) {
   const showing = useShowing();
   const { run, waiting, away, problem, sending, record } = useRun(start);
-  const { tasks, inHand, ended } = useMemo(() => progress(run), [run]);
+  const so = useMemo(() => progress(run), [run]);
+  const { tasks, inHand, ended, touches, readings } = so;
+  const seen = useOnward(run, so);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;
   const [typed, setTyped] = useKeptText(`tallow.weight.${run.id}.${task?.id ?? 'end'}`);
   const { sheet, findings, rules } = run.snapshot;
   // What the plan passes already was told there.
   const planned = useMemo(() => new Set(findings.map(limitKey)), [findings]);
+
+  const calls = useCalls(
+    run.id,
+    seen.waits.map((wait) => ({
+      // Touched and not ready, it calls once more.
+      id: `${wait.id}#${touches.filter(({ taskId }) => taskId === wait.id).length}`,
+      words: waitWords(wait, sheet, true),
+      isOver: wait.toMs <= seen.nowMs,
+    })),
+    inHand ? taskAloud(inHand, sheet, rules, showing) : '',
+    ended === null,
+  );
+  usePedal();
 
   // What is typed for the base moves every dose of its jug at once, before it is ticked.
   const parsed = task && typedWeight(typed, task, sheet, showing.system);
@@ -59,32 +81,12 @@ function Bench({ start, stock }: Props) {
     if (done) {
       // More base is weighed for what stands on the scale: that is still to be ticked.
       if (event.kind !== 'topped-up') setTyped('');
-      setLookedAt(null);
+      // What was seen of a wait or a jug is looked on at.
+      if (event.kind !== 'measured' && event.kind !== 'forgotten') setLookedAt(null);
     }
   }
 
-  if (ended) {
-    return (
-      <div className="p-6">
-        <div className="plate max-w-xl p-6">
-          <h1 className="text-2xl font-semibold">{sheet.planName}</h1>
-          <p className="my-3">
-            {ended.kind === 'abandoned'
-              ? 'This run was given up.'
-              : waiting > 0
-                ? 'This run comes into the Logbook as soon as Idle Tallow answers.'
-                : 'This run is in the Logbook.'}
-          </p>
-          <Away away={away} waiting={waiting} />
-          {waiting === 0 && (
-            <a className="btn btn-primary" href={ended.kind === 'finished' ? `/log/${run.id}` : '/bench'}>
-              {ended.kind === 'finished' ? 'See it in the Logbook' : 'To the bench'}
-            </a>
-          )}
-        </div>
-      </div>
-    );
-  }
+  if (ended) return <EndedRun run={run} ended={ended} away={away} waiting={waiting} />;
 
   return (
     <div className="grid h-full gap-2 p-2 md:grid-cols-[250px_1fr]">
@@ -110,6 +112,9 @@ function Bench({ start, stock }: Props) {
             tasks={tasks}
             typed={typed}
             rules={rules}
+            seen={seen}
+            touches={touches}
+            readings={readings}
             sending={sending && typed === ''}
             cautions={findings.filter(
               (finding) => finding.severity === 'caution' && concernsTask(finding, task, sheet),
@@ -123,6 +128,13 @@ function Bench({ start, stock }: Props) {
         ) : (
           <FinishForm run={run} stock={stock} sending={sending} onFinish={record} />
         )}
+        <Waits
+          sheet={sheet}
+          seen={seen}
+          at={task?.id ?? null}
+          calls={calls}
+          onLook={(id) => setLookedAt(id === inHand?.id ? null : id)}
+        />
       </div>
     </div>
   );

@@ -7,6 +7,7 @@ import { taskSentence } from '../../words/en/work/taskSentence';
 import { useShowing } from '../shared/showing';
 import { Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
+import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
 import { WeighFace } from './WeighFace';
 
 /** The task in hand: one sentence, one figure, one thing to press. */
@@ -45,14 +46,19 @@ function DoneFace({ run, task, sending, onUndo, onBack }: FaceProps) {
 }
 
 /** What passes by itself, or can't be done yet. */
-function WaitFace({ run, task, tasks, rules, onBack }: FaceProps) {
+function WaitFace(props: FaceProps) {
+  const { run, task, tasks, rules, seen, onBack } = props;
   const showing = useShowing();
   const { sheet } = run.snapshot;
+  const isRunning = seen.waits.some(({ id }) => id === task.id);
   const first = task.unmet.flatMap((id) => tasks.find((each) => each.id === id) ?? []);
   return (
-    <section className="plate flex flex-1 flex-col items-start gap-4 p-8">
+    <section className="plate flex min-h-0 flex-1 flex-col items-start gap-4 overflow-y-auto p-6">
       <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
-      <p className="text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
+      <WaitNow {...props} />
+      <p className={isRunning ? 'text-xl' : 'text-3xl leading-snug'}>
+        {taskSentence(task, sheet, rules, showing)}
+      </p>
       {first.length > 0 ? (
         <p className="text-xl">
           First: <strong>{first.map((each) => taskName(each, sheet)).join(', ')}</strong>.
@@ -84,10 +90,14 @@ function DoFace(props: FaceProps) {
       <div className="-m-1 min-h-0 flex-1 overflow-y-auto p-1">
         <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
+        {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
       </div>
-      <NextButton sending={sending} onPress={() => onTick({ kind: 'done', taskId: task.id })}>
+      <NextButton
+        sending={sending}
+        onPress={() => onTick({ kind: 'done', taskId: task.id, ...pouredAt(props) })}
+      >
         Done
       </NextButton>
       {onBack && (

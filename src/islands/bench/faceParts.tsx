@@ -54,6 +54,7 @@ export function NextButton({
   return (
     <button
       type="button"
+      data-next
       className="btn btn-primary mt-3 h-24 w-full text-3xl"
       disabled={sending}
       aria-busy={sending}

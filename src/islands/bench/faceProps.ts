@@ -1,8 +1,9 @@
 import type { Finding } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { OverLimit } from '../../core/run/overLimits';
-import type { TaskState } from '../../core/run/progress';
+import type { JugReading, TaskState, Touch } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import type { OnwardNow } from './useOnward';
 
 /** What the face of a task shows, and what is done on it. */
 export interface FaceProps {
@@ -11,6 +12,10 @@ export interface FaceProps {
   /** All of the run, to name what must come first. */
   tasks: readonly TaskState[];
   typed: string;
+  /** The rest of the run by the clock. */
+  seen: OnwardNow;
+  touches: readonly Touch[];
+  readings: readonly JugReading[];
   rules: HouseRules;
   sending: boolean;
   /** What was found about this very task. */

@@ -60,7 +60,8 @@ export function useRun(start: Run) {
 
   async function record(event: RunEvent): Promise<boolean> {
     // A weight was typed since, and other kinds have buttons of their own: only the same press may be one too many.
-    if (event.kind === justPressed.current && event.kind !== 'weighed') return false;
+    if (event.kind === justPressed.current && event.kind !== 'weighed' && event.kind !== 'measured')
+      return false;
     justPressed.current = event.kind;
     setSending(true);
     clearTimeout(pressed.current);

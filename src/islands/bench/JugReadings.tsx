@@ -1,0 +1,85 @@
+import { type FormEvent, useState } from 'react';
+import type { JugOnward } from '../../core/run/heatOnward';
+import type { RunEvent } from '../../core/run/run';
+import { parseFigure } from '../../core/units/parseFigure';
+import { showTemperature } from '../../core/units/showQuantity';
+import { jugWords } from '../../words/en/run/onwardWords';
+import { explainFigureFault } from '../../words/en/units/figureFault';
+import { useShowing } from '../shared/showing';
+
+const [LEAST_C, MOST_C] = [10, 120];
+const toF = (tempC: number) => tempC * 1.8 + 32;
+
+interface Props {
+  jug: JugOnward;
+  name: string;
+  nowMs: number;
+  /** So often it was read. */
+  count: number;
+  onEvent(event: RunEvent): void;
+}
+
+/** A jug that cools: what it is thought to do, and a reading of the thermometer in it. */
+export function JugReadings({ jug, name, nowMs, count, onEvent }: Props) {
+  const showing = useShowing();
+  const [text, setText] = useState('');
+  const [asked, setAsked] = useState(false);
+  const isF = showing.system === 'us';
+  const rule = isF
+    ? { unit: '°F', least: toF(LEAST_C), most: toF(MOST_C) }
+    : { unit: '°C', least: LEAST_C, most: MOST_C };
+  const parsed = parseFigure(text, rule);
+  const fault =
+    (asked || text.trim() !== '') && !parsed.success ? explainFigureFault(parsed.error, rule) : null;
+
+  function read(event: FormEvent) {
+    event.preventDefault();
+    setAsked(true);
+    if (!parsed.success) return;
+    const tempC = isF ? (parsed.data - 32) / 1.8 : parsed.data;
+    onEvent({ kind: 'measured', taskId: jug.taskId, tempC: Number(tempC.toFixed(2)) });
+    setText('');
+    setAsked(false);
+  }
+
+  return (
+    <form onSubmit={read} noValidate className="border-base-300 my-2 rounded-lg border-2 p-3">
+      <p className="text-xl" role="status">
+        <strong>{name}</strong>
+        {jug.isRead && <>, at {showTemperature(jug.forecast.lastC, showing, 1)} when it was read</>}.{' '}
+        {jugWords(jug, nowMs, showing)}
+      </p>
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <label htmlFor={`read-${jug.taskId}`} className="text-lg font-semibold">
+          Thermometer
+        </label>
+        <input
+          id={`read-${jug.taskId}`}
+          className={`input h-14 w-28 font-mono text-2xl ${fault === null ? '' : 'input-error'}`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          aria-invalid={fault !== null}
+          aria-describedby={`read-${jug.taskId}-says`}
+          onChange={({ target }) => setText(target.value)}
+        />
+        <span className="text-xl">{rule.unit}</span>
+        <button type="submit" className="btn btn-secondary btn-lg">
+          Read
+        </button>
+        {count > 0 && (
+          <button
+            type="button"
+            className="btn btn-ghost btn-lg"
+            onClick={() => onEvent({ kind: 'forgotten', taskId: jug.taskId })}
+          >
+            Forget the last
+          </button>
+        )}
+        <span id={`read-${jug.taskId}-says`} className="text-error">
+          {fault ?? ''}
+        </span>
+      </div>
+    </form>
+  );
+}

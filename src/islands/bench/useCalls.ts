@@ -1,0 +1,134 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** What calls from the bench: a ring and a notification when a wait is over, and a voice. */
+export interface Calls {
+  rings: boolean;
+  speaks: boolean;
+  /** This browser has a voice. */
+  canSpeak: boolean;
+  toggleRings(): void;
+  toggleSpeaks(): void;
+}
+
+export interface WaitCall {
+  id: string;
+  /** Said in the title and aloud. */
+  words: string;
+  isOver: boolean;
+}
+
+const RINGS = 'tallow.bench.silent';
+const SPEAKS = 'tallow.bench.speaks';
+const RING = { notesHz: [660, 880, 660], eachS: 0.18, loudness: 0.25 };
+
+/**
+ * Calls once for each wait that ends: by sound, by the page's title, by a notification where that is allowed. Says the task
+ * in hand aloud when it changes, where that is wanted. Keeps the screen awake. What a browser lacks is left out.
+ *
+ * @param said the task in hand as one would say it
+ */
+export function useCalls(runId: string, waits: readonly WaitCall[], said: string, isOpen: boolean): Calls {
+  const [rings, setRings] = useState(() => localStorage.getItem(RINGS) === null);
+  const [speaks, setSpeaks] = useState(() => localStorage.getItem(SPEAKS) !== null);
+  const over = waits.filter(({ isOver }) => isOver);
+  const names = over.map(({ id }) => id).join(' ');
+  const called = useRef<Set<string> | null>(null);
+  const title = useRef(document.title);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: which waits are over is all that matters of them
+  useEffect(() => {
+    const key = `tallow.called.${runId}`;
+    called.current ??= new Set((localStorage.getItem(key) ?? '').split(' '));
+    const fresh = over.filter(({ id }) => !called.current?.has(id));
+    document.title = over.length > 0 ? `● ${over[0]?.words} – ${title.current}` : title.current;
+    if (fresh.length === 0) return;
+    for (const { id } of fresh) called.current.add(id);
+    localStorage.setItem(key, [...called.current].join(' '));
+    const words = fresh.map((each) => each.words).join(', ');
+    if (rings) ring();
+    if (speaks) say(words);
+    notify(words);
+  }, [names, runId]);
+
+  useEffect(() => {
+    if (speaks && isOpen) say(said);
+  }, [said, speaks, isOpen]);
+
+  useEffect(() => (isOpen ? keepAwake() : undefined), [isOpen]);
+
+  return {
+    rings,
+    speaks,
+    canSpeak: 'speechSynthesis' in window,
+    toggleRings() {
+      setRings(!rings);
+      if (rings) localStorage.setItem(RINGS, '1');
+      else {
+        localStorage.removeItem(RINGS);
+        ring();
+        if ('Notification' in window && Notification.permission === 'default')
+          void Notification.requestPermission();
+      }
+    },
+    toggleSpeaks() {
+      setSpeaks(!speaks);
+      if (speaks) {
+        localStorage.removeItem(SPEAKS);
+        window.speechSynthesis?.cancel();
+      } else localStorage.setItem(SPEAKS, '1');
+    },
+  };
+}
+
+/** Three notes. Without a press on the page before, a browser may keep silent. */
+function ring(): void {
+  try {
+    const context = new AudioContext();
+    RING.notesHz.forEach((hz, place) => {
+      const [tone, volume] = [context.createOscillator(), context.createGain()];
+      tone.frequency.value = hz;
+      volume.gain.value = RING.loudness;
+      tone.connect(volume).connect(context.destination);
+      tone.start(context.currentTime + place * RING.eachS);
+      tone.stop(context.currentTime + (place + 1) * RING.eachS);
+    });
+    setTimeout(() => void context.close(), (RING.notesHz.length + 1) * RING.eachS * 1000);
+  } catch {
+    // There is no sound here: the title and the tile say it.
+  }
+}
+
+function say(words: string): void {
+  if (!('speechSynthesis' in window) || words === '') return;
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
+}
+
+function notify(words: string): void {
+  try {
+    if ('Notification' in window && Notification.permission === 'granted' && document.hidden)
+      new Notification(words);
+  } catch {
+    // Some browsers have it for service workers only.
+  }
+}
+
+/** Asks for the screen to stay awake, again whenever the page is seen again. */
+function keepAwake(): () => void {
+  let lock: WakeLockSentinel | null = null;
+  let isOver = false;
+  const ask = async () => {
+    if (document.hidden || !('wakeLock' in navigator)) return;
+    const asked = await navigator.wakeLock.request('screen').catch(() => null);
+    if (isOver) void asked?.release();
+    else lock = asked;
+  };
+  const onSeen = () => void ask();
+  void ask();
+  document.addEventListener('visibilitychange', onSeen);
+  return () => {
+    isOver = true;
+    document.removeEventListener('visibilitychange', onSeen);
+    void lock?.release();
+  };
+}

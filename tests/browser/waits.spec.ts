@@ -1,0 +1,175 @@
+import { expect, type Page, test } from '@playwright/test';
+import { BOX, fragrance, planFile } from '../support/planFiles';
+import { given, ownFile } from './workshop';
+
+/** What a browser may have, counted instead of heard. */
+const FAKES = () => {
+  const calls = { rings: 0, said: [] as string[], locks: 0 };
+  Object.assign(window, { calls });
+  class Tone {
+    frequency = { value: 0 };
+    connect(to: unknown) {
+      return to;
+    }
+    start() {}
+    stop() {}
+  }
+  Object.assign(window, {
+    AudioContext: class {
+      currentTime = 0;
+      destination = {};
+      constructor() {
+        calls.rings++;
+      }
+      createOscillator() {
+        return new Tone();
+      }
+      createGain() {
+        return { gain: { value: 0 }, connect: (to: unknown) => to };
+      }
+      close() {}
+    },
+    SpeechSynthesisUtterance: class {
+      constructor(readonly text: string) {}
+    },
+  });
+  Object.defineProperty(window, 'speechSynthesis', {
+    value: { cancel() {}, speak: ({ text }: { text: string }) => calls.said.push(text) },
+  });
+  Object.defineProperty(navigator, 'wakeLock', {
+    value: {
+      request: async () => {
+        calls.locks++;
+        return { release: async () => {} };
+      },
+    },
+  });
+};
+const callsOf = (page: Page) =>
+  page.evaluate(
+    () => (window as unknown as { calls: { rings: number; said: string[]; locks: number } }).calls,
+  );
+
+const two = () => {
+  const { plan, ...file } = ownFile([]);
+  const layers = planFile([{ size: '10 mm', doses: [[fragrance(), '2 %']] }, { size: 'rest' }], {}, BOX);
+  return { ...file, ...layers, plan: { ...layers.plan, name: plan.name } };
+};
+
+/** Ticks whatever is in hand until a task is. */
+async function tickUntil(page: Page, taskId: string) {
+  for (;;) {
+    const here = page.locator('[data-task][aria-current="step"]');
+    await expect(page.locator('[data-next]')).toBeEnabled();
+    const id = await here.getAttribute('data-task');
+    if (id === taskId) return;
+    const target = page.getByTestId('target');
+    if (await target.isVisible())
+      await page.getByLabel('On the scale').fill(((await target.textContent()) ?? '').replace(/[^\d.]/g, ''));
+    // A foot pedal does as well as a press.
+    await page.keyboard.press('PageDown');
+    await expect(here).not.toHaveAttribute('data-task', id ?? '');
+  }
+}
+
+test('a layer skins and a jug cools with their countdowns; each calls once; touch and thermometer have the last word; reload and a second screen see the same', async ({
+  page,
+  request,
+  context,
+}) => {
+  const { id: planId } = await given(request, two());
+  const id = crypto.randomUUID();
+  expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
+  await page.addInitScript(FAKES);
+  await page.clock.install({ time: new Date() });
+  await page.goto(`/bench/${id}`);
+  const waits = page.getByRole('region', { name: 'Waits' });
+  await expect(waits).toContainText('Bars out about');
+  await tickUntil(page, 'r1/A/l1/pour');
+  // The jug of A by the model, and then by its thermometer.
+  const jug = page.getByRole('status').filter({ hasText: 'by the model' });
+  await expect(jug).toBeVisible();
+  const thermometer = page.getByLabel('Thermometer');
+  for (const bad of ['', 'constructor', '-4', '900', '½x']) {
+    await thermometer.fill(bad);
+    await page.getByRole('button', { name: 'Read', exact: true }).click();
+    await expect(thermometer).toHaveAttribute('aria-invalid', 'true');
+  }
+  for (const [read, shown] of [
+    ['61,5', '61.5'],
+    ['60.4', '60'],
+  ] as const) {
+    await thermometer.fill(read);
+    await thermometer.press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: 'when it was read' })).toContainText(shown);
+    await page.clock.fastForward(30_000);
+  }
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  const skin = waits.locator('[data-wait="r1/A/skin"]');
+  await expect(skin).toContainText(/A skins\s*\d+:\d\d/);
+  await skin.click();
+  await expect(page.getByTestId('wait')).toContainText(/A skins\s*\d+:\d\d/);
+  await page.getByRole('button', { name: 'Back to the task in hand' }).click();
+  await page.reload();
+  await expect(skin).toContainText('A skins');
+  expect((await callsOf(page)).locks).toBe(1);
+
+  await page.clock.fastForward(20 * 60_000);
+  await expect(skin).toContainText('A should carry');
+  await expect(page).toHaveTitle(/^● .*A should carry/);
+  expect((await callsOf(page)).rings).toBe(1);
+  await page.reload();
+  await expect(skin).toContainText('A should carry');
+  expect((await callsOf(page)).rings).toBe(0);
+
+  // Not yet: the wait goes on. It carries: it is over, here and on a second screen.
+  await skin.click();
+  await page.getByRole('button', { name: 'Not yet', exact: true }).click();
+  await expect(skin).toContainText('A skins');
+  await skin.click();
+  await page.getByRole('button', { name: 'Forget the last touch' }).click();
+  await expect(skin).toContainText('A should carry');
+  await page.getByRole('button', { name: 'It carries' }).click();
+  await expect(skin).toHaveCount(0);
+  const other = await context.newPage();
+  await other.goto(`/bench/${id}`);
+  await expect(other.getByRole('region', { name: 'Waits' })).toContainText('Bars out about');
+  await expect(other.locator('[data-wait="r1/A/skin"]')).toHaveCount(0);
+  await other.close();
+  const run = await (await request.get(`/api/runs/${id}`)).json();
+  expect(run.events.map(({ event }: { event: { kind: string } }) => event.kind)).toEqual(
+    expect.arrayContaining(['measured', 'touched', 'forgotten']),
+  );
+});
+
+test('a pour that is late is told so, with its ways out; the task in hand is read aloud where that is wanted; a browser without any of it works', async ({
+  page,
+  request,
+}) => {
+  const { id: planId } = await given(request, two());
+  const id = crypto.randomUUID();
+  expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
+  await page.addInitScript(FAKES);
+  await page.clock.install({ time: new Date() });
+  await page.goto(`/bench/${id}`);
+  await page.getByRole('switch', { name: 'Read aloud' }).click();
+  await expect.poll(async () => (await callsOf(page)).said.join()).toMatch(/\d g\./);
+  await tickUntil(page, 'r1/B/l1/pour');
+  const moment = page.locator('[data-state]');
+  await expect(moment).toHaveAttribute('data-state', 'early');
+  await page.clock.fastForward(60 * 60_000);
+  await expect(moment).toHaveAttribute('data-state', 'late');
+  await expect(moment).toContainText(/Rewarm the jug to \d\d °C to \d\d °C, or score the layer below/);
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
+
+  await page.addInitScript(() => {
+    for (const name of ['AudioContext', 'Notification', 'Worker'])
+      Object.defineProperty(window, name, { value: undefined, configurable: true });
+    Reflect.deleteProperty(window, 'speechSynthesis');
+  });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Waits' })).toContainText('Sets');
+});
