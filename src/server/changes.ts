@@ -1,4 +1,5 @@
 import { EventEmitter, on } from 'node:events';
+import type { InstrumentReading } from '../instruments/reading';
 import { Problem } from './problem';
 
 /** Something that other screens show, too: a run has so many events now. */
@@ -14,8 +15,16 @@ const MOST_LISTENING = 200;
 const HEARTBEAT_MS = 15_000;
 
 export function tellChange(change: Change): void {
-  changed.emit('change', change);
+  changed.emit('change', ['run', change] satisfies Told);
 }
+
+/** Relays what an instrument shows to every screen; it is kept nowhere. */
+export function tellReading(shown: InstrumentReading): void {
+  changed.emit('change', ['reading', shown] satisfies Told);
+}
+
+/** An event's name, and its data. */
+type Told = ['run', Change] | ['reading', InstrumentReading];
 
 /**
  * What changes from now on, as server-sent events (HTML Standard, 9.2), until the reader goes away.
@@ -37,8 +46,8 @@ export function changesFromNow(gone: AbortSignal): ReadableStream<Uint8Array> {
       heartbeat = setInterval(() => send(':\n\n'), HEARTBEAT_MS).unref();
       void (async () => {
         try {
-          for await (const [change] of on(changed, 'change', { signal: stop.signal }))
-            send(`event: run\ndata: ${JSON.stringify(change)}\n\n`);
+          for await (const [[name, data]] of on(changed, 'change', { signal: stop.signal }))
+            send(`event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
         } catch {
           // It has gone away.
         } finally {

@@ -1,12 +1,12 @@
 import { followChanges } from '../islands/shared/changes';
-import type { Change } from './changesProtocol';
+import type { Heard } from './changesProtocol';
 
 /** One connection to the server for all pages of a browser. */
 const ports = new Set<MessagePort>();
 let last: 'there' | 'away' | null = null;
 let stop: (() => void) | null = null;
 
-function tell(told: Change | 'there' | 'away') {
+function tell(told: Heard) {
   if (told === 'there' || told === 'away') last = told;
   for (const port of ports) port.postMessage(told);
 }

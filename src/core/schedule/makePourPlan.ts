@@ -13,8 +13,8 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 /** Enough for ranges that do not change with more of them. */
 export const SAMPLES = 20;
 
-/** For an answer in seconds where each sample is much work: twenty pours and more. Ten ordinary ones take a third of it. */
-const MOST_CELL_TURNS = 700_000;
+/** For an answer in two seconds or so where each sample is much work, as with twenty pours. Ordinary plans take a tenth of it. */
+const MOST_CELL_TURNS = 10_000_000;
 const FEWEST_SAMPLES = 4;
 
 /** What has been found so far. */

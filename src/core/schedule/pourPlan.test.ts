@@ -9,7 +9,7 @@ import { beginsAt, later, secondsBetween } from './clock';
 import { factorsOfSamples, NOMINAL, spreadsOf } from './factors';
 import { type HeatCase, heatCaseOf } from './heatCase';
 import { pourPlanKey } from './keptPourPlans';
-import { makePourPlan, pourPlanInSteps } from './makePourPlan';
+import { makePourPlan, pourPlanInSteps, SAMPLES } from './makePourPlan';
 import { type PourPlan, pourPlanSchema } from './pourPlan';
 import type { PourRules } from './pourRules';
 import type { Range } from './range';
@@ -360,4 +360,22 @@ test('samples fill their inputs evenly: one in every part of the bell, and the m
   assert.ok(rooms.filter((each) => each > 0).length === 20);
   assert.deepEqual(samples, factorsOfSamples(spreads, 40));
   assert.ok(samples.every(({ conductivity }) => conductivity > 0.85 && conductivity < 1.15));
+});
+
+test('a crowded plan is given fewer samples, an ordinary one all of them', () => {
+  const layers = (count: number, thicknessMm: number) =>
+    sheetOf(
+      planFile(
+        Array.from({ length: count }, () => ({ size: `${thicknessMm} mm` })),
+        { pieces: 1 },
+        mold({
+          cavities: 1,
+          capacityMl: 60_000,
+          shape: { kind: 'box', lengthMm: 300, widthMm: 200, depthMm: 1000, draftDeg: 0, cornerMm: 0 },
+        }),
+      ),
+    );
+  assert.equal(makePourPlan(layers(6, 8), USUAL_HOUSE_RULES).samples, SAMPLES);
+  const { samples } = makePourPlan(layers(26, 35), USUAL_HOUSE_RULES);
+  assert.ok(samples >= 4 && samples < SAMPLES, `${samples}`);
 });

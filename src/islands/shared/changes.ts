@@ -1,4 +1,5 @@
-import type { Change } from '../../workers/changesProtocol';
+import type { InstrumentReading } from '../../instruments/reading';
+import type { Change, Heard } from '../../workers/changesProtocol';
 
 interface Listener {
   /** A run has so many events at the server now. */
@@ -6,6 +7,7 @@ interface Listener {
   /** The server answers again, or for the first time: something may have been missed. */
   onThere(): void;
   onAway(): void;
+  onReading?(shown: InstrumentReading): void;
 }
 
 /**
@@ -15,9 +17,10 @@ interface Listener {
  * @returns stops it
  */
 export function listenToChanges(listener: Listener): () => void {
-  const tell = (told: Change | 'there' | 'away') => {
+  const tell = (told: Heard) => {
     if (told === 'there') listener.onThere();
     else if (told === 'away') listener.onAway();
+    else if ('instrument' in told) listener.onReading?.(told);
     else listener.onChange(told);
   };
   if ('SharedWorker' in window) {
@@ -25,7 +28,7 @@ export function listenToChanges(listener: Listener): () => void {
       type: 'module',
       name: 'tallow-changes',
     });
-    worker.port.onmessage = ({ data }: MessageEvent<Change | 'there' | 'away'>) => tell(data);
+    worker.port.onmessage = ({ data }: MessageEvent<Heard>) => tell(data);
     return () => {
       worker.port.postMessage('gone');
       worker.port.close();
@@ -35,10 +38,13 @@ export function listenToChanges(listener: Listener): () => void {
 }
 
 /** One connection, opened again by the browser as often as it breaks. */
-export function followChanges(tell: (told: Change | 'there' | 'away') => void): () => void {
+export function followChanges(tell: (told: Heard) => void): () => void {
   const source = new EventSource('/api/changes');
   source.onopen = () => tell('there');
   source.onerror = () => tell('away');
   source.addEventListener('run', ({ data }: MessageEvent<string>) => tell(JSON.parse(data) as Change));
+  source.addEventListener('reading', ({ data }: MessageEvent<string>) =>
+    tell(JSON.parse(data) as InstrumentReading),
+  );
   return () => source.close();
 }

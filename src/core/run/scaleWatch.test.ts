@@ -1,0 +1,44 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { type ScaleReading, watchScale } from './scaleWatch';
+
+const TARGET = { targetG: 12.4, bandG: 0.25, stepG: 0.1 };
+
+/** Readings ten times a second. */
+const at10Hz = (masses: readonly number[], isStable: boolean | null = null): ScaleReading[] =>
+  masses.map((massG, place) => ({ massG, isStable, atMs: place * 100 }));
+const still = (massG: number, count: number) => Array.from({ length: count }, () => massG);
+
+test('it is accepted after two seconds still in the band, and not sooner', () => {
+  const rising = [0, 3, 6, 9, 12, 12.3];
+  assert.equal(watchScale([], 0, TARGET), null);
+  const soon = watchScale(at10Hz([...rising, ...still(12.4, 15)]), 0, TARGET);
+  assert.deepEqual([soon?.place, soon?.isAccepted, soon?.isStable], ['in', false, true]);
+  const late = watchScale(at10Hz([...rising, ...still(12.4, 21)]), 0, TARGET);
+  assert.equal(late?.isAccepted, true);
+  // Two readings far apart are no three.
+  const few = [
+    { massG: 12.4, isStable: true, atMs: 0 },
+    { massG: 12.4, isStable: true, atMs: 5000 },
+  ];
+  assert.equal(watchScale(few, 0, TARGET)?.isAccepted, false);
+});
+
+test('below, above, moving or said to be unstable it is not accepted, however long', () => {
+  const told = (massG: number, isStable: boolean | null = null) =>
+    watchScale(at10Hz(still(massG, 60), isStable), 0, TARGET);
+  assert.deepEqual([told(0.1)?.place, told(11)?.place, told(13)?.place], ['nothing', 'below', 'above']);
+  for (const massG of [0.1, 11, 13]) assert.equal(told(massG)?.isAccepted, false);
+  assert.equal(told(12.4, false)?.isAccepted, false);
+  const swaying = at10Hz(Array.from({ length: 60 }, (_, place) => 12.4 + (place % 2 === 0 ? 0.2 : -0.2)));
+  assert.equal(watchScale(swaying, 0, TARGET)?.isAccepted, false);
+});
+
+test('what stood on the scale before is taken off: doses go into one jug without tare', () => {
+  const onJug = watchScale(at10Hz(still(612.4, 30)), 600, TARGET);
+  assert.deepEqual([onJug?.place, onJug?.isAccepted], ['in', true]);
+  assert.ok(Math.abs((onJug?.nettoG ?? 0) - 12.4) < 1e-9);
+  assert.equal(watchScale(at10Hz(still(600, 30)), 600, TARGET)?.place, 'nothing');
+  // Taken off, it is below nothing.
+  assert.equal(watchScale(at10Hz(still(0, 30)), 600, TARGET)?.place, 'nothing');
+});
