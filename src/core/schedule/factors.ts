@@ -1,3 +1,5 @@
+import { seededRandom } from '../seededRandom';
+
 /** How far the inputs of one sample lie from their middles. Everything in the middle is `NOMINAL`. */
 export interface Factors {
   /** Times the middle. */
@@ -93,7 +95,7 @@ const FARTHEST = 2;
  * and every part is used once (M. D. McKay and others, Latin hypercube sampling, 1979). The same every time.
  */
 export function factorsOfSamples(spreads: Spreads, samples: number, seed = 20_260): Factors[] {
-  const random = mulberry32(seed);
+  const random = seededRandom(seed);
   const all = Array.from({ length: samples }, () => ({ ...NOMINAL }));
   for (const key of Object.keys(NOMINAL) as (keyof Factors)[]) {
     const order = shuffled(samples, random);
@@ -104,17 +106,6 @@ export function factorsOfSamples(spreads: Spreads, samples: number, seed = 20_26
     });
   }
   return all;
-}
-
-/** Tommy Ettinger's mulberry32, in the public domain. */
-function mulberry32(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
 }
 
 /** R. A. Fisher and F. Yates, 1938. */

@@ -6,18 +6,19 @@ import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { typedWeight } from '../../core/run/typedWeight';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
-import { waitWords } from '../../words/en/run/onwardWords';
-import { taskAloud } from '../../words/en/work/taskAloud';
 import { useShowing, withShowing } from '../shared/showing';
 import { Away } from './Away';
 import { EndedRun } from './EndedRun';
 import { FinishForm } from './FinishForm';
+import { ScaleDrawer } from './OnTheScale';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
-import { useCalls } from './useCalls';
+import { useAccepted } from './useAccepted';
 import { useOnward } from './useOnward';
 import { usePedal } from './usePedal';
 import { useRun } from './useRun';
+import { useRunCalls } from './useRunCalls';
+import { useScale } from './useScale';
 import { Waits } from './Waits';
 
 interface Props {
@@ -40,22 +41,14 @@ function Bench({ start, stock }: Props) {
   // What the plan passes already was told there.
   const planned = useMemo(() => new Set(findings.map(limitKey)), [findings]);
 
-  const calls = useCalls(
-    run.id,
-    seen.waits.map((wait) => ({
-      // Touched and not ready, it calls once more.
-      id: `${wait.id}#${touches.filter(({ taskId }) => taskId === wait.id).length}`,
-      words: waitWords(wait, sheet, true),
-      isOver: wait.toMs <= seen.nowMs,
-    })),
-    inHand ? taskAloud(inHand, sheet, rules, showing) : '',
-    ended === null,
-  );
+  const calls = useRunCalls(run, so, seen);
   usePedal();
 
   // What is typed for the base moves every dose of its jug at once, before it is ticked.
   const parsed = task && typedWeight(typed, task, sheet, showing.system);
-  const typedG = parsed?.success && parsed.data > 0 ? parsed.data : null;
+  const scale = useScale(task);
+  const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
+  const typedG = typed.trim() === '' ? shownG : parsed?.success && parsed.data > 0 ? parsed.data : null;
   const typedBase = task?.kind === 'weigh-base' && task.doneAt === null ? task : null;
   const shown = tasks.map((each) =>
     typedBase &&
@@ -86,6 +79,10 @@ function Bench({ start, stock }: Props) {
     }
   }
 
+  useAccepted(task, scale, typed === '' && over.length === 0, (massG) =>
+    task ? send({ kind: 'weighed', taskId: task.id, massG }) : undefined,
+  );
+
   if (ended) return <EndedRun run={run} ended={ended} away={away} waiting={waiting} />;
 
   return (
@@ -113,6 +110,7 @@ function Bench({ start, stock }: Props) {
             typed={typed}
             rules={rules}
             seen={seen}
+            scale={scale}
             touches={touches}
             readings={readings}
             sending={sending && typed === ''}
@@ -128,11 +126,13 @@ function Bench({ start, stock }: Props) {
         ) : (
           <FinishForm run={run} stock={stock} sending={sending} onFinish={record} />
         )}
+        {scale.isDrawerOpen && <ScaleDrawer scale={scale} targetG={task?.targetG ?? null} />}
         <Waits
           sheet={sheet}
           seen={seen}
           at={task?.id ?? null}
           calls={calls}
+          scale={scale}
           onLook={(id) => setLookedAt(id === inHand?.id ? null : id)}
         />
       </div>

@@ -1,9 +1,10 @@
-import { Bell, BellOff, Volume2, VolumeX } from 'lucide-react';
+import { Bell, BellOff, Scale, Volume2, VolumeX } from 'lucide-react';
 import type { Sheet } from '../../core/plan/sheet';
 import { clockTime, countdown, nextWords, waitWords } from '../../words/en/run/onwardWords';
 import { useShowing } from '../shared/showing';
 import type { Calls } from './useCalls';
 import type { OnwardNow } from './useOnward';
+import type { LiveScale } from './useScale';
 
 interface Props {
   sheet: Sheet;
@@ -11,11 +12,12 @@ interface Props {
   /** The task that is shown. */
   at: string | null;
   calls: Calls;
+  scale: LiveScale;
   onLook(taskId: string): void;
 }
 
 /** What passes by itself, each with its countdown; what hands are asked for next; when the bars come out. */
-export function Waits({ sheet, seen, at, calls, onLook }: Props) {
+export function Waits({ sheet, seen, at, calls, scale, onLook }: Props) {
   const { locale } = useShowing();
   const { waits, next, nowMs, outMs } = seen;
   return (
@@ -61,6 +63,16 @@ export function Waits({ sheet, seen, at, calls, onLook }: Props) {
           <strong className="text-lg">{clockTime(outMs, locale)}</strong>
         </p>
       )}
+      <button
+        type="button"
+        aria-expanded={scale.isDrawerOpen}
+        aria-label="Scale"
+        title="Scale"
+        className="btn btn-ghost size-12 flex-none p-0"
+        onClick={scale.toggleDrawer}
+      >
+        <Scale size={22} aria-hidden="true" />
+      </button>
       <Switch
         isOn={calls.rings}
         name="Ring when a wait is over"

@@ -15,10 +15,11 @@ import { DeviationBand } from './DeviationBand';
 import { Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
 import { Keypad } from './Keypad';
+import { OnTheScale } from './OnTheScale';
 
 /** Something that is weighed or counted out: the figure that is aimed at, and the one that came. */
 export function WeighFace(props: FaceProps & { targetG: number }) {
-  const { run, task, typed, sending, targetG, cautions, onType, onTick, onBack } = props;
+  const { run, task, typed, sending, targetG, cautions, scale, onType, onTick, onBack } = props;
   const showing = useShowing();
   const input = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState(false);
@@ -27,7 +28,9 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
   const line = weighedLine(sheet, task);
   const counted = line?.counted ? countParts(line.counted, targetG, showing) : null;
   const parsed = typedWeight(typed, task, sheet, showing.system);
-  const weighedG = parsed.success && parsed.data > 0 ? parsed.data : null;
+  // What is typed goes before what the scale shows.
+  const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
+  const weighedG = typed.trim() === '' ? shownG : parsed.success && parsed.data > 0 ? parsed.data : null;
   const isBad = (asked || typed.trim() !== '') && weighedG === null;
 
   function tick() {
@@ -50,28 +53,33 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <div className="mt-auto">
-          <label htmlFor="on-the-scale" className="text-lg font-semibold">
-            {counted ? 'Counted out' : 'On the scale'}
-          </label>
-          <div className="flex items-center gap-3">
-            <input
-              id="on-the-scale"
-              ref={input}
-              className={`input h-18 w-56 font-mono text-4xl ${isBad ? 'input-error' : ''}`}
-              inputMode="decimal"
-              autoComplete="off"
-              value={typed}
-              aria-invalid={isBad}
-              aria-describedby="scale-says"
-              onChange={({ target }) => onType(target.value)}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter' || (event.key === ' ' && weighedG !== null)) {
-                  event.preventDefault();
-                  tick();
-                }
-              }}
-            />
-            <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
+          <div className="flex flex-wrap items-end gap-x-6">
+            <OnTheScale scale={scale} />
+            <div>
+              <label htmlFor="on-the-scale" className="text-lg font-semibold">
+                {counted ? 'Counted out' : scale.watch ? 'Or typed' : 'On the scale'}
+              </label>
+              <div className="flex items-center gap-3">
+                <input
+                  id="on-the-scale"
+                  ref={input}
+                  className={`input font-mono ${scale.watch ? 'h-14 w-32 text-2xl' : 'h-18 w-56 text-4xl'} ${isBad ? 'input-error' : ''}`}
+                  inputMode="decimal"
+                  autoComplete="off"
+                  value={typed}
+                  aria-invalid={isBad}
+                  aria-describedby="scale-says"
+                  onChange={({ target }) => onType(target.value)}
+                  onKeyDown={(event) => {
+                    if (event.key === 'Enter' || (event.key === ' ' && weighedG !== null)) {
+                      event.preventDefault();
+                      tick();
+                    }
+                  }}
+                />
+                <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
+              </div>
+            </div>
           </div>
           <p id="scale-says" className={`min-h-8 text-lg ${isBad ? 'text-error' : ''}`} aria-live="polite">
             {weighedG !== null

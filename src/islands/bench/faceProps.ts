@@ -4,6 +4,7 @@ import type { OverLimit } from '../../core/run/overLimits';
 import type { JugReading, TaskState, Touch } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { OnwardNow } from './useOnward';
+import type { LiveScale } from './useScale';
 
 /** What the face of a task shows, and what is done on it. */
 export interface FaceProps {
@@ -14,6 +15,7 @@ export interface FaceProps {
   typed: string;
   /** The rest of the run by the clock. */
   seen: OnwardNow;
+  scale: LiveScale;
   touches: readonly Touch[];
   readings: readonly JugReading[];
   rules: HouseRules;

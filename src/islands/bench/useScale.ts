@@ -1,0 +1,162 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { TaskState } from '../../core/run/progress';
+import { type ScaleReading, type ScaleWatch, watchScale } from '../../core/run/scaleWatch';
+import type { Listen, Reading } from '../../instruments/reading';
+import { type LinePort, serialLines } from '../../instruments/serialLines';
+import type { StandInRequest } from '../../workers/standInProtocol';
+import { listenToChanges } from '../shared/changes';
+
+/** Where readings come from: whatever is pushed to the server, a stand-in on this page, or a cable. */
+export type ScaleSource = 'pushed' | 'stand-in' | 'cable';
+
+export interface LiveScale {
+  source: ScaleSource;
+  /** This browser can read from a cable. */
+  canCable: boolean;
+  /** null while nothing is read. */
+  watch: ScaleWatch | null;
+  fault: 'gone' | 'overload' | null;
+  /** A weighing is ticked by itself once it stands still in its band. */
+  accepts: boolean;
+  choose(source: ScaleSource): void;
+  toggleAccepts(): void;
+  /** What stands on the scale now counts as nothing. */
+  zero(): void;
+  /** Where the scale is chosen, and the stand-in is worked. */
+  isDrawerOpen: boolean;
+  toggleDrawer(): void;
+  /** Works the stand-in. */
+  standIn(request: StandInRequest): void;
+}
+
+/** Common practice, no source: a dose within 2 % of its target is as good as a hand gets. */
+const TOLERANCE = 0.02;
+/** Kitchen scales move by so much or less. */
+const STEP_G = 0.1;
+const KEPT_MS = 6000;
+/** Nothing for so long: it is gone. */
+const SILENT_MS = 4000;
+const BAUD_RATE = 9600;
+const ACCEPTS = 'tallow.bench.accepts';
+const SOURCE = 'tallow.bench.scale';
+/** It was tared, or its jug was taken off: below what stood there. */
+const BELOW_STEPS = 3;
+
+interface Serial {
+  requestPort(): Promise<LinePort>;
+}
+const serialOf = () => (navigator as unknown as { serial?: Serial }).serial;
+
+/** The scale at the bench, for the weighing in hand. */
+export function useScale(task: TaskState | null): LiveScale {
+  const [source, setSource] = useState<ScaleSource>(() =>
+    localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
+  );
+  const [port, setPort] = useState<LinePort | null>(null);
+  const [accepts, setAccepts] = useState(() => localStorage.getItem(ACCEPTS) !== null);
+  const [readings, setReadings] = useState<readonly ScaleReading[]>([]);
+  const [isDrawerOpen, setDrawerOpen] = useState(false);
+  const [fault, setFault] = useState<LiveScale['fault']>(null);
+  const worker = useRef<Worker | null>(null);
+  const [zero, setZero] = useState<{ taskId: string; massG: number } | null>(null);
+  const lastMs = readings.at(-1)?.atMs ?? 0;
+
+  useEffect(() => {
+    setReadings([]);
+    setFault(null);
+    return listenTo(
+      source,
+      port,
+      worker,
+    )((reading) => {
+      if (reading.kind === 'temperature') return;
+      setFault(reading.kind === 'mass' ? null : reading.kind);
+      if (reading.kind === 'mass')
+        setReadings((all) => [...all.filter(({ atMs }) => reading.atMs - atMs < KEPT_MS), reading]);
+      else if (reading.kind === 'gone') setReadings([]);
+    });
+  }, [source, port]);
+
+  useEffect(() => {
+    if (lastMs === 0) return;
+    const timer = setTimeout(() => {
+      setFault('gone');
+      setReadings([]);
+    }, SILENT_MS);
+    return () => clearTimeout(timer);
+  }, [lastMs]);
+
+  const last = readings.at(-1);
+  // What stands there when a weighing begins, or after a tare, is no part of it.
+  if (last && task && zero?.taskId !== task.id) setZero({ taskId: task.id, massG: last.massG });
+  else if (last && zero && last.isStable !== false && last.massG < zero.massG - BELOW_STEPS * STEP_G)
+    setZero({ ...zero, massG: last.massG });
+
+  const targetG = task?.doneAt === null ? task.targetG : null;
+  const watch = useMemo(
+    () =>
+      targetG === null || zero === null
+        ? null
+        : watchScale(readings, zero.massG, {
+            targetG,
+            bandG: Math.max(targetG * TOLERANCE, STEP_G),
+            stepG: STEP_G,
+          }),
+    [readings, zero, targetG],
+  );
+
+  return {
+    source,
+    canCable: serialOf() !== undefined,
+    watch,
+    fault,
+    accepts,
+    choose(next) {
+      if (next === 'cable')
+        void serialOf()
+          ?.requestPort()
+          .then((chosen) => {
+            setPort(chosen);
+            setSource('cable');
+          })
+          .catch(() => undefined);
+      else setSource(next);
+      if (next === 'stand-in') localStorage.setItem(SOURCE, next);
+      else localStorage.removeItem(SOURCE);
+    },
+    toggleAccepts() {
+      setAccepts(!accepts);
+      if (accepts) localStorage.removeItem(ACCEPTS);
+      else localStorage.setItem(ACCEPTS, '1');
+    },
+    isDrawerOpen,
+    toggleDrawer: () => setDrawerOpen(!isDrawerOpen),
+    zero: () => last && task && setZero({ taskId: task.id, massG: last.massG }),
+    standIn: (request) => worker.current?.postMessage(request),
+  };
+}
+
+function listenTo(source: ScaleSource, port: LinePort | null, worker: { current: Worker | null }): Listen {
+  if (source === 'cable' && port) return serialLines(port, BAUD_RATE, Date.now);
+  if (source === 'stand-in')
+    return (onReading) => {
+      const started = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), {
+        type: 'module',
+      });
+      started.onmessage = ({ data }: MessageEvent<Reading>) => onReading(data);
+      started.postMessage({ kind: 'start', seed: 1 } satisfies StandInRequest);
+      worker.current = started;
+      return () => {
+        worker.current = null;
+        started.terminate();
+      };
+    };
+  return (onReading) =>
+    listenToChanges({
+      onChange() {},
+      onThere() {},
+      onAway() {},
+      // By the bench's clock: that of the sender may be another.
+      onReading: ({ reading }) => onReading({ ...reading, atMs: Date.now() }),
+    });
+}

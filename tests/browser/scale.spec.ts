@@ -1,0 +1,75 @@
+import { expect, test } from '@playwright/test';
+import { given, ownFile, scent } from './workshop';
+
+test('a scale is followed: it ticks by itself when it stands still, is unplugged and typed on, and what others send is shown', async ({
+  page,
+  request,
+}) => {
+  const { id: planId } = await given(request, ownFile([[scent, '2 %']]));
+  const id = crypto.randomUUID();
+  expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
+  await page.goto(`/bench/${id}`);
+  await page.getByRole('button', { name: 'Scale', exact: true }).click();
+  await page.getByLabel('Which scale').selectOption('stand-in');
+  const standIn = page.getByRole('group', { name: 'Stand-in scale' });
+  const live = page.getByTestId('live');
+  await expect(live).toHaveAttribute('data-place', 'nothing');
+  await standIn.getByRole('button', { name: '+ 100.0 g' }).click();
+  await expect(live).toHaveAttribute('data-place', 'below');
+  await expect(live).toContainText(/100\.\d g/);
+  await expect(page.getByText('stands still')).toBeVisible();
+  await page.getByRole('button', { name: 'Tare' }).click();
+  await expect(live).toHaveAttribute('data-place', 'nothing');
+
+  // Pulled out in the middle, the weight is typed; plugged in, it begins at nothing.
+  await standIn.getByRole('button', { name: 'Unplug' }).click();
+  await expect(page.getByText('The scale is gone: type the weight.')).toBeVisible();
+  await page.getByLabel('On the scale').fill('12');
+  await expect(page.locator('#scale-says')).toContainText('short');
+  await page.getByLabel('On the scale').fill('');
+  await standIn.getByRole('button', { name: 'Plug in' }).click();
+  await expect(live).toHaveAttribute('data-place', 'nothing');
+
+  // Hands free: what is aimed at is put on, and the bench goes on by itself.
+  await page.getByLabel('Tick by itself').check();
+  await standIn.getByRole('button', { name: 'Put what is aimed at' }).click();
+  await expect(live).toHaveAttribute('data-place', 'in');
+  await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
+  const weighed = async () =>
+    (await (await request.get(`/api/runs/${id}`)).json()).events.filter(
+      ({ event }: { event: { kind: string } }) => event.kind === 'weighed',
+    );
+  await expect.poll(async () => (await weighed()).length).toBe(1);
+  const target = Number(
+    ((await page.locator('[data-task="r1/A/l1/base"]').textContent()) ?? '').match(/[\d.]+(?= g)/)?.[0],
+  );
+  expect(Math.abs((await weighed())[0].event.massG / target - 1)).toBeLessThan(0.02);
+
+  // A dose into the same jug: what stood on the scale is taken off.
+  await page.keyboard.press('PageDown');
+  await expect(live).toHaveAttribute('data-place', 'nothing');
+  await page.getByLabel('Tick by itself').uncheck();
+  await standIn.getByRole('button', { name: 'Put what is aimed at' }).click();
+  await expect(live).toHaveAttribute('data-place', 'in');
+  await standIn.getByRole('button', { name: '+ 10.0 g' }).click();
+  await expect(live).toHaveAttribute('data-place', 'above');
+  await expect(page.getByRole('alert')).toContainText('more base brings it there');
+
+  // Any program of this machine may be a scale.
+  await page.getByLabel('Which scale').selectOption('pushed');
+  const push = (data: string, type = 'text/plain') =>
+    request.post('/api/instruments/kitchen/readings', { data, headers: { 'content-type': type } });
+  expect(await (await push('ST + 0.0 g')).json()).toEqual({ taken: 1 });
+  await expect(live).toContainText('0.00 g');
+  expect((await push('{"massG": 12.3, "stable": true}', 'application/json')).status()).toBe(200);
+  await expect(live).toContainText('12.3');
+  expect((await push('OL')).status()).toBe(200);
+  await expect(page.getByText('Too much is on the scale')).toBeVisible();
+  for (const [data, type, status] of [
+    ['hello', 'text/plain', 422],
+    ['{"massG": "12"}', 'application/json', 422],
+    ['[]', 'application/json', 422],
+    ['{"massG": 1e9}', 'application/json', 422],
+  ] as const)
+    expect((await push(data, type)).status(), data).toBe(status);
+});
