@@ -5,7 +5,8 @@ import { agreesEverywhere } from '../tests/support/oneList';
 /**
  * Many plans of any kind through review, schedule, tasks and words: `npm run soak -- 20000 [seed]`; or the server under
  * fifty connections: `npm run soak -- server [minutes]`; or killed again and again: `npm run soak -- kills [rounds]`;
- * or plans at the ends of what a file may hold, sent to a server: `npm run soak -- files [plans] [seed]`.
+ * or plans at the ends of what a file may hold, sent to a server: `npm run soak -- files [plans] [seed]`;
+ * or made to their end at the bench by a maker with delays: `npm run soak -- makers [plans] [seed]`.
  */
 if (process.argv[2] === 'server') {
   const { soakServer } = await import('./soakServer');
@@ -16,6 +17,12 @@ if (process.argv[2] === 'server') {
 if (process.argv[2] === 'kills') {
   const { soakKills } = await import('./soakKills');
   await soakKills(Number(process.argv[3] ?? 200));
+  process.exit();
+}
+
+if (process.argv[2] === 'makers') {
+  const { soakMakers } = await import('./soakMakers');
+  soakMakers(Number(process.argv[3] ?? 2000), Number(process.argv[4] ?? Date.now() % 2 ** 31));
   process.exit();
 }
 

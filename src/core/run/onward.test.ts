@@ -3,65 +3,18 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../../../tests/support/anyPlanFile';
 import { BOX, fragrance, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
-import { AT, snapshotOf } from '../../../tests/support/runs';
-import { reviewPlan } from '../checks/review';
-import { hasMold } from '../molds/noMold';
-import { planFileSchema } from '../plan/planSchema';
-import type { Sheet } from '../plan/sheet';
-import { isWait } from '../work/task';
+import { snapshotOf } from '../../../tests/support/runs';
+import {
+  type AtBench,
+  atBench,
+  doNext,
+  MAKERS_DELAYS,
+  MIN,
+  makeToTheEnd,
+  START,
+} from '../../../tests/support/scriptedMaker';
 import { heatOnward } from './heatOnward';
-import { type Onward, onward } from './onward';
-import { checkEvent, progress, withEvent } from './progress';
-import type { Run, RunEvent } from './run';
-
-const START = Date.parse(AT);
-const MIN = 60_000;
-
-/** A run and its bench's clock: events happen when the clock says. */
-function atBench(sheet: Sheet) {
-  let run: Run = {
-    id: 'run-1',
-    planId: 'plan-1',
-    planVersion: 1,
-    startedAt: AT,
-    snapshot: snapshotOf(sheet),
-    events: [],
-  };
-  let nowMs = START;
-  return {
-    wait: (ms: number) => {
-      nowMs += ms;
-    },
-    until: (atMs: number) => {
-      nowMs = Math.max(nowMs, atMs);
-    },
-    now: () => nowMs,
-    event(event: RunEvent) {
-      const checked = checkEvent(run, event);
-      assert.ok(checked.success, `${JSON.stringify(event)}: ${checked.success ? '' : checked.error.code}`);
-      const at = new Date(nowMs).toISOString();
-      run = withEvent(run, { occurredAt: at, recordedAt: at, source: {}, event });
-    },
-    so: () => progress(run),
-    see: (): Onward => onward(progress(run), heatOnward(run, nowMs), START, nowMs),
-  };
-}
-
-type AtBench = ReturnType<typeof atBench>;
-
-/** Does the task in hand when it is due, and takes as long as it was planned to. */
-function doNext(bench: AtBench): boolean {
-  const { inHand } = bench.so();
-  if (!inHand) return false;
-  const planned = bench.see().tasks.find(({ id }) => id === inHand.id);
-  bench.until(planned?.toMs ?? 0);
-  bench.event(
-    inHand.targetG === null
-      ? { kind: 'done', taskId: inHand.id }
-      : { kind: 'weighed', taskId: inHand.id, massG: inHand.targetG },
-  );
-  return true;
-}
+import { checkEvent } from './progress';
 
 function doUntil(bench: AtBench, taskId: string): void {
   while (bench.so().inHand && bench.so().inHand?.id !== taskId) doNext(bench);
@@ -176,41 +129,9 @@ test('a jug is followed by what is read in it, and its cooling ends when the for
 
 test('any plan is made to its end by a maker with delays: no dead end, no task twice, hands never at two tasks, nothing before what it needs', () => {
   fc.assert(
-    fc.property(
-      anyPlanFile(4),
-      fc.array(fc.integer({ min: 0, max: 15 }), { minLength: 5, maxLength: 5 }),
-      (file, delays) => {
-        const { sheet } = reviewPlan(planFileSchema.parse(file));
-        if (!sheet || !hasMold(sheet)) return;
-        const bench = atBench(sheet);
-        const seen = new Set<string>();
-        for (let turn = 0; bench.so().inHand; turn++) {
-          const { inHand } = bench.so();
-          assert.ok(inHand && !seen.has(inHand.id), inHand?.id);
-          seen.add(inHand.id);
-          // Heat is asked now and then: it does not change what follows what.
-          const heat = turn % 7 === 0;
-          const { tasks } = heat ? bench.see() : onward(bench.so(), null, START, bench.now());
-          const byId = new Map(tasks.map((task) => [task.id, task]));
-          const open = tasks.filter(({ doneAt }) => doneAt === null);
-          for (const task of open)
-            for (const need of task.needs) {
-              const before = byId.get(need);
-              if (before && !isWait(task))
-                assert.ok(task.fromMs >= before.toMs - 1, `${task.id} before ${need}`);
-            }
-          const hands = open
-            .filter((task) => task.hands && !isWait(task))
-            .sort((a, b) => a.fromMs - b.fromMs);
-          for (const [place, task] of hands.entries())
-            assert.ok(place === 0 || task.fromMs >= (hands[place - 1]?.toMs ?? 0) - 1, task.id);
-          bench.wait((delays[turn % delays.length] ?? 0) * MIN);
-          doNext(bench);
-        }
-        const weighed = bench.so().tasks.filter(({ plannedG }) => plannedG !== null);
-        assert.ok(weighed.every(({ actualG, targetG }) => actualG !== null && actualG === targetG));
-      },
-    ),
+    fc.property(anyPlanFile(4), MAKERS_DELAYS, (file, delays) => {
+      makeToTheEnd(file, delays);
+    }),
     { numRuns: 50, seed: 20_261_128 },
   );
 });

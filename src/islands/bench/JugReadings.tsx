@@ -1,5 +1,6 @@
 import { type FormEvent, useState } from 'react';
 import type { JugOnward } from '../../core/run/heatOnward';
+import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
 import { parseFigure } from '../../core/units/parseFigure';
 import { showTemperature } from '../../core/units/showQuantity';
@@ -14,13 +15,14 @@ interface Props {
   jug: JugOnward;
   name: string;
   nowMs: number;
-  /** So often it was read. */
-  count: number;
+  readings: readonly JugReading[];
+  /** Hotter the base suffers; null where nobody knows. */
+  ceilingC: number | null;
   onEvent(event: RunEvent): void;
 }
 
 /** A jug that cools: what it is thought to do, and a reading of the thermometer in it. */
-export function JugReadings({ jug, name, nowMs, count, onEvent }: Props) {
+export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: Props) {
   const showing = useShowing();
   const [text, setText] = useState('');
   const [asked, setAsked] = useState(false);
@@ -29,6 +31,7 @@ export function JugReadings({ jug, name, nowMs, count, onEvent }: Props) {
     ? { unit: '°F', least: toF(LEAST_C), most: toF(MOST_C) }
     : { unit: '°C', least: LEAST_C, most: MOST_C };
   const parsed = parseFigure(text, rule);
+  const lastC = readings.at(-1)?.tempC ?? null;
   const fault =
     (asked || text.trim() !== '') && !parsed.success ? explainFigureFault(parsed.error, rule) : null;
 
@@ -49,6 +52,12 @@ export function JugReadings({ jug, name, nowMs, count, onEvent }: Props) {
         {jug.isRead && <>, at {showTemperature(jug.forecast.lastC, showing, 1)} when it was read</>}.{' '}
         {jugWords(jug, nowMs, showing)}
       </p>
+      {lastC !== null && ceilingC !== null && lastC > ceilingC && (
+        <p role="alert" className="text-error text-2xl font-semibold">
+          Above {showTemperature(ceilingC, showing)}, the most this base bears: off the heat, stir, and let it
+          cool. Hot base burns.
+        </p>
+      )}
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <label htmlFor={`read-${jug.taskId}`} className="text-lg font-semibold">
           Thermometer
@@ -67,7 +76,7 @@ export function JugReadings({ jug, name, nowMs, count, onEvent }: Props) {
         <button type="submit" className="btn btn-secondary btn-lg">
           Read
         </button>
-        {count > 0 && (
+        {readings.length > 0 && (
           <button
             type="button"
             className="btn btn-ghost btn-lg"

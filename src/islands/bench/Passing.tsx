@@ -1,3 +1,5 @@
+import { ceiling } from '../../core/materials/defaults';
+import type { Sheet } from '../../core/plan/sheet';
 import type { PourWindow } from '../../core/run/onward';
 import type { TaskState } from '../../core/run/progress';
 import {
@@ -64,14 +66,20 @@ function Jugs({ run, tasks, seen, readings, pourTaskId, onTick }: FaceProps & { 
           jug={jug}
           name={jugName(melt, sheet)}
           nowMs={seen.nowMs}
-          count={readings.filter(({ taskId }) => taskId === jug.taskId).length}
+          readings={readings.filter(({ taskId }) => taskId === jug.taskId)}
+          ceilingC={ceilingOf(melt, sheet)}
           onEvent={onTick}
         />
       );
     });
 }
 
-function jugName(melt: TaskState | undefined, sheet: FaceProps['run']['snapshot']['sheet']): string {
+function ceilingOf(melt: TaskState | undefined, { pours }: Sheet): number | null {
+  const pour = pours[melt?.pourIndexes[0] ?? -1];
+  return pour ? ceiling(pour.base).value : null;
+}
+
+function jugName(melt: TaskState | undefined, sheet: Sheet): string {
   const named = melt?.jugs.map(({ name }) => name).join(', ');
   const pour = sheet.pours[melt?.pourIndexes[0] ?? 0];
   return named || `Jug of ${sheet.pours.length > 1 ? pour?.letter : pour?.base.name}`;

@@ -11,6 +11,7 @@ import { counted as countOf } from '../../words/en/plural';
 import { showCount } from '../../words/en/units/showCount';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
+import { Filling } from './Filling';
 
 interface Props {
   run: Run;
@@ -38,6 +39,7 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
         {countOf(sheet.pieces, 'piece', 'pieces')}
         {rounds.length > 1 && here && `, round ${here.round + 1} of ${rounds.length}`}
       </p>
+      <Filling sheet={sheet} tasks={tasks} round={here?.round ?? rounds.at(-1) ?? 0} />
       <div ref={list} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
         {rounds.map((round) => (
           <section key={round} aria-label={`Round ${round + 1}`}>

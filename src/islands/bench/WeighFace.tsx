@@ -78,6 +78,7 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
                   }}
                 />
                 <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
+                {counted && <CountKeys planned={counted.figure} typed={typed} onType={onType} />}
               </div>
             </div>
           </div>
@@ -121,6 +122,36 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
         )}
       </div>
     </section>
+  );
+}
+
+/** One more for each drop or spoon that went in, or all of them as they were planned. */
+function CountKeys({
+  planned,
+  typed,
+  onType,
+}: {
+  planned: string;
+  typed: string;
+  onType(text: string): void;
+}) {
+  const count = /^\d*$/.test(typed.trim()) ? Number(typed) : null;
+  return (
+    <>
+      {count !== null && (
+        <button
+          type="button"
+          className="btn btn-secondary h-18 w-24 text-3xl"
+          aria-label="One more"
+          onClick={() => onType(String(count + 1))}
+        >
+          + 1
+        </button>
+      )}
+      <button type="button" className="btn btn-secondary h-18 text-lg" onClick={() => onType(planned)}>
+        As planned
+      </button>
+    </>
   );
 }
 
