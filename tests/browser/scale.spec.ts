@@ -1,6 +1,27 @@
 import { expect, test } from '@playwright/test';
 import { given, ownFile, scent } from './workshop';
 
+test('drops are counted by a press each, or all of them as they were planned', async ({ page, request }) => {
+  const { id: planId } = await given(request, ownFile([[scent, '12 drops']]));
+  const id = crypto.randomUUID();
+  await request.post('/api/runs', { data: { id, planId } });
+  await page.goto(`/bench/${id}`);
+  const target = (await page.getByTestId('target').textContent()) ?? '';
+  await page.getByLabel('On the scale').fill(target.replace(/[^\d.]/g, ''));
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  const counted = page.getByLabel('Counted out');
+  for (const count of ['1', '2', '3']) {
+    await page.getByRole('button', { name: 'One more' }).click();
+    await expect(counted).toHaveValue(count);
+  }
+  await page.getByRole('button', { name: 'As planned' }).click();
+  await expect(counted).toHaveValue('12');
+  await expect(page.locator('#scale-says')).toContainText('Just as aimed at.');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+});
+
 test('a scale is followed: it ticks by itself when it stands still, is unplugged and typed on, and what others send is shown', async ({
   page,
   request,

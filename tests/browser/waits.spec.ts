@@ -87,7 +87,7 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   await expect(waits).toContainText('Bars out about');
   await tickUntil(page, 'r1/A/l1/pour');
   // The jug of A by the model, and then by its thermometer.
-  const jug = page.getByRole('status').filter({ hasText: 'by the model' });
+  const jug = page.getByTestId('jug').filter({ hasText: 'by the model' });
   await expect(jug).toBeVisible();
   const thermometer = page.getByLabel('Thermometer');
   for (const bad of ['', 'constructor', '-4', '900', '½x']) {
@@ -101,10 +101,25 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   ] as const) {
     await thermometer.fill(read);
     await thermometer.press('Enter');
-    await expect(page.getByRole('status').filter({ hasText: 'when it was read' })).toContainText(shown);
+    await expect(page.getByTestId('jug').filter({ hasText: 'when it was read' })).toContainText(shown);
     await page.clock.fastForward(30_000);
   }
+  // A thermometer that sends is read with a press.
+  const sent = await request.post('/api/instruments/probe/readings', { data: { tempC: 59.3 } });
+  expect(sent.status()).toBe(200);
+  await expect(thermometer).toHaveAttribute('placeholder', '59.3');
+  await page.getByRole('button', { name: 'Read', exact: true }).click();
+  await expect(page.getByTestId('jug').filter({ hasText: 'when it was read' })).toContainText(/at (?:59|60)/);
+  // Too hot for its base is said at once; the reading was a slip, and is taken back.
+  await thermometer.fill('110');
+  await thermometer.press('Enter');
+  await expect(page.getByRole('alert')).toContainText(/Above \d\d °C, the most this base bears/);
+  await page.getByRole('button', { name: 'Forget the last' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  const filling = page.getByTestId('filling');
+  await expect(filling).toHaveAttribute('data-poured', '0');
   await page.getByRole('button', { name: 'Done' }).click();
+  await expect(filling).toHaveAttribute('data-poured', '1');
 
   const skin = waits.locator('[data-wait="r1/A/skin"]');
   await expect(skin).toContainText(/A skins\s*\d+:\d\d/);

@@ -61,10 +61,45 @@ export function onward(so: Progress, heat: HeatOnward | null, startedMs: number,
   };
 }
 
+/** Where a run's tasks are found, for as long as nothing happens. */
+interface Index {
+  byId: Map<string, TaskState>;
+  neededBy: Map<string, TaskState[]>;
+  /** The layers of a round by the pours they begin with, from the floor up. */
+  leads: Map<number, number[]>;
+  /** The pour that a pour of a round and load goes in with. */
+  pours: Map<string, TaskState>;
+}
+
+const INDEXES = new WeakMap<Progress, Index>();
+
+function indexOf(so: Progress): Index {
+  const known = INDEXES.get(so);
+  if (known) return known;
+  const index: Index = { byId: new Map(), neededBy: new Map(), leads: new Map(), pours: new Map() };
+  for (const task of so.tasks) {
+    const { id, kind, round, load, pourIndexes, needs } = task;
+    index.byId.set(id, task);
+    for (const need of needs) index.neededBy.set(need, [...(index.neededBy.get(need) ?? []), task]);
+    if (kind === 'pour') for (const each of pourIndexes) index.pours.set(pourKey(round, load, each), task);
+    if (kind === 'skin')
+      index.leads.set(
+        round,
+        [...(index.leads.get(round) ?? []), pourIndexes[0] ?? 0].sort((a, b) => a - b),
+      );
+  }
+  INDEXES.set(so, index);
+  return index;
+}
+
+function pourKey(round: number, load: number, pourIndex: number | undefined): string {
+  return `${round} ${load} ${pourIndex}`;
+}
+
 /** A wait has begun once all that it needs is over. */
 function hasBegun({ needs }: TaskState, so: Progress): boolean {
   return needs.every((id) => {
-    const need = so.tasks.find((task) => task.id === id);
+    const need = indexOf(so).byId.get(id);
     return !need || need.doneAt !== null || (isWait(need) && hasBegun(need, so));
   });
 }
@@ -72,9 +107,8 @@ function hasBegun({ needs }: TaskState, so: Progress): boolean {
 /** A wait is over once something that needed it is done, or a touch said so. */
 function isOver(wait: TaskState, so: Progress): boolean {
   if (so.touches.findLast(({ taskId }) => taskId === wait.id)?.carries) return true;
-  return so.tasks.some(
-    (task) => task.needs.includes(wait.id) && (task.doneAt !== null || (isWait(task) && isOver(task, so))),
-  );
+  const after = indexOf(so).neededBy.get(wait.id) ?? [];
+  return after.some((task) => task.doneAt !== null || (isWait(task) && isOver(task, so)));
 }
 
 /** How much later than planned the work of a task's round is, by what was ticked last in it or before it, ms. */
@@ -126,14 +160,10 @@ function place(task: TaskState, around: Around): OnwardTask {
 /** A pour is due as it was planned, so much later, in its window; what is done for it so long before it as it was planned. */
 function dueMs(task: TaskState, { so, heat, startedMs, lateMs }: Around): number {
   const plannedMs = startedMs + task.fromS * 1000 + lateMs;
-  const pour = so.tasks.find(
-    (each) =>
-      each.kind === 'pour' &&
-      each.doneAt === null &&
-      each.round === task.round &&
-      each.load === task.load &&
-      each.pourIndexes.some((index) => task.pourIndexes.includes(index)),
-  );
+  const { pours } = indexOf(so);
+  const pour = task.pourIndexes
+    .map((index) => pours.get(pourKey(task.round, task.load, index)))
+    .find((each) => each?.doneAt === null);
   const window = pour && windowOf(pour, so, heat);
   if (!pour || !window) return plannedMs;
   const pourMs = startedMs + pour.fromS * 1000 + lateMs;
@@ -164,14 +194,11 @@ function waitEndMs(wait: TaskState, fromMs: number, lengthMs: number, { so, heat
 
 /** Whether a wait is that of a jug for its next pour. */
 function cools(jug: JugOnward, wait: TaskState, so: Progress): boolean {
-  return so.tasks.some((task) => task.id === jug.pourTaskId && task.needs.includes(wait.id));
+  return indexOf(so).byId.get(jug.pourTaskId)?.needs.includes(wait.id) ?? false;
 }
 
-function pourOf(so: Progress, round: number, lead: number | undefined, load = 0) {
-  return so.tasks.find(
-    (task) =>
-      task.kind === 'pour' && task.round === round && task.load === load && task.pourIndexes[0] === lead,
-  );
+function pourOf(so: Progress, round: number, lead: number | undefined): TaskState | undefined {
+  return indexOf(so).pours.get(pourKey(round, 0, lead));
 }
 
 /** When a pour began, ms; null while it has not. */
@@ -179,18 +206,14 @@ function beganMs(pour: TaskState | undefined): number | null {
   return pour?.doneAt ? Date.parse(pour.doneAt) - (pour.toS - pour.fromS) * 1000 : null;
 }
 
-/** The layers of a round by the pours they begin with, from the floor up. */
-function leadsOf(so: Progress, round: number): (number | undefined)[] {
-  return so.tasks
-    .filter((task) => task.kind === 'skin' && task.round === round)
-    .map((task) => task.pourIndexes[0])
-    .sort((a, b) => (a ?? 0) - (b ?? 0));
+function leadsOf(so: Progress, round: number): readonly number[] {
+  return indexOf(so).leads.get(round) ?? [];
 }
 
 function layerAt(task: TaskState, so: Progress, round: RoundOnward) {
   const lead = task.pourIndexes[0];
   const pouredMs = beganMs(pourOf(so, task.round, lead));
-  const layer = round.layers[leadsOf(so, task.round).indexOf(lead)];
+  const layer = round.layers[leadsOf(so, task.round).indexOf(lead ?? -1)];
   return pouredMs === null ? null : { pouredMs, skinS: layer?.skinS };
 }
 
@@ -204,7 +227,7 @@ function lastPourMs(so: Progress, round: number): number | null {
 function windowOf(task: TaskState, so: Progress, heat: HeatOnward | null): PourWindow | null {
   if (task.kind !== 'pour' || task.doneAt !== null || task.load !== 0) return null;
   const leads = leadsOf(so, task.round);
-  const place = leads.indexOf(task.pourIndexes[0]);
+  const place = leads.indexOf(task.pourIndexes[0] ?? -1);
   const round = heat?.rounds.find((each) => each.round === task.round);
   const below = round?.layers[place - 1];
   const pouredMs = beganMs(pourOf(so, task.round, leads[place - 1]));

@@ -3,10 +3,11 @@ import type { JugOnward } from '../../core/run/heatOnward';
 import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
 import { parseFigure } from '../../core/units/parseFigure';
-import { showTemperature } from '../../core/units/showQuantity';
+import { showNumber, showTemperature } from '../../core/units/showQuantity';
 import { jugWords } from '../../words/en/run/onwardWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { useShowing } from '../shared/showing';
+import { useThermometer } from './useThermometer';
 
 const [LEAST_C, MOST_C] = [10, 120];
 const toF = (tempC: number) => tempC * 1.8 + 32;
@@ -30,7 +31,10 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
   const rule = isF
     ? { unit: '°F', least: toF(LEAST_C), most: toF(MOST_C) }
     : { unit: '°C', least: LEAST_C, most: MOST_C };
-  const parsed = parseFigure(text, rule);
+  const shownC = useThermometer();
+  // Nothing typed, what the thermometer sends is read.
+  const live = text.trim() === '' && shownC !== null ? showNumber(isF ? toF(shownC) : shownC, 1, 'en') : null;
+  const parsed = parseFigure(live ?? text, rule);
   const lastC = readings.at(-1)?.tempC ?? null;
   const fault =
     (asked || text.trim() !== '') && !parsed.success ? explainFigureFault(parsed.error, rule) : null;
@@ -47,7 +51,7 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
 
   return (
     <form onSubmit={read} noValidate className="border-base-300 my-2 rounded-lg border-2 p-3">
-      <p className="text-xl" role="status">
+      <p className="text-xl" data-testid="jug">
         <strong>{name}</strong>
         {jug.isRead && <>, at {showTemperature(jug.forecast.lastC, showing, 1)} when it was read</>}.{' '}
         {jugWords(jug, nowMs, showing)}
@@ -68,6 +72,7 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
           inputMode="decimal"
           autoComplete="off"
           value={text}
+          placeholder={live ?? ''}
           aria-invalid={fault !== null}
           aria-describedby={`read-${jug.taskId}-says`}
           onChange={({ target }) => setText(target.value)}

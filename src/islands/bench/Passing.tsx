@@ -41,11 +41,12 @@ function WindowNow({ window, nowMs }: { window: PourWindow; nowMs: number }) {
   const { state, title, untilMs, sentence } = windowWords(window, nowMs, showing);
   return (
     <div
-      role="status"
       data-state={state}
       className={`my-2 flex flex-wrap items-baseline gap-x-4 rounded-lg border-4 p-3 ${STATE_LOOKS[state]}`}
     >
-      <strong className="text-4xl">{title}</strong>
+      <strong className="text-4xl" role="status">
+        {title}
+      </strong>
       {untilMs !== null && (
         <span className="font-mono text-4xl font-semibold">{countdown(untilMs - nowMs)}</span>
       )}
@@ -147,7 +148,7 @@ export function NotDue({ task, seen }: FaceProps) {
   const dueMs = seen.tasks.find(({ id }) => id === task.id)?.fromMs ?? 0;
   if (dueMs - seen.nowMs < NOT_DUE_MS) return null;
   return (
-    <p role="status" className="border-base-300 my-2 rounded-lg border-4 p-3 text-2xl">
+    <p className="border-base-300 my-2 rounded-lg border-4 p-3 text-2xl">
       Due at {clockTime(dueMs, locale)}, in{' '}
       <span className="font-mono font-semibold">{countdown(dueMs - seen.nowMs)}</span>
     </p>
