@@ -67,6 +67,7 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   expect(Math.abs((await weighed())[0].event.massG / target - 1)).toBeLessThan(0.02);
 
   // A dose into the same jug: what stood on the scale is taken off.
+  await expect(page.locator('[data-next]')).toBeEnabled();
   await page.keyboard.press('PageDown');
   await expect(live).toHaveAttribute('data-place', 'nothing');
   await page.getByLabel('Tick by itself').uncheck();
