@@ -39,6 +39,10 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   await expect(live).toHaveAttribute('data-place', 'below');
   await expect(live).toContainText(/100\.\d g/);
   await expect(page.getByText('stands still')).toBeVisible();
+  // Another task is looked at in between: what was on the scale still counts.
+  await page.locator('[data-task="r1/A/l1/pour"]').click();
+  await page.getByRole('button', { name: 'Back to the task in hand' }).click();
+  await expect(live).toHaveAttribute('data-place', 'below');
   await page.getByRole('button', { name: 'Tare' }).click();
   await expect(live).toHaveAttribute('data-place', 'nothing');
 

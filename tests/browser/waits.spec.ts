@@ -104,6 +104,8 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
     await expect(page.getByTestId('jug').filter({ hasText: 'when it was read' })).toContainText(shown);
     await page.clock.fastForward(30_000);
   }
+  await page.getByText('Its curve').click();
+  await expect(page.getByRole('img', { name: /^2 readings over/ })).toBeVisible();
   // A thermometer that sends is read with a press.
   const sent = await request.post('/api/instruments/probe/readings', { data: { tempC: 59.3 } });
   expect(sent.status()).toBe(200);

@@ -46,7 +46,7 @@ function Bench({ start, stock }: Props) {
 
   // What is typed for the base moves every dose of its jug at once, before it is ticked.
   const parsed = task && typedWeight(typed, task, sheet, showing.system);
-  const scale = useScale(task);
+  const scale = useScale(run, task);
   const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
   const typedG = typed.trim() === '' ? shownG : parsed?.success && parsed.data > 0 ? parsed.data : null;
   const typedBase = task?.kind === 'weigh-base' && task.doneAt === null ? task : null;

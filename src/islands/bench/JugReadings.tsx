@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, lazy, Suspense, useState } from 'react';
 import type { JugOnward } from '../../core/run/heatOnward';
 import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
@@ -8,6 +8,15 @@ import { jugWords } from '../../words/en/run/onwardWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { useShowing } from '../shared/showing';
 import { useThermometer } from './useThermometer';
+
+/** Without the server it may not be there: the words say the same. */
+const TaughtCurve = lazy(async () => {
+  try {
+    return { default: (await import('../shared/TaughtCurve')).TaughtCurve };
+  } catch {
+    return { default: () => <p className="quiet">The curve can’t be drawn without the server.</p> };
+  }
+});
 
 const [LEAST_C, MOST_C] = [10, 120];
 const toF = (tempC: number) => tempC * 1.8 + 32;
@@ -27,6 +36,7 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
   const showing = useShowing();
   const [text, setText] = useState('');
   const [asked, setAsked] = useState(false);
+  const [isDrawn, setDrawn] = useState(false);
   const isF = showing.system === 'us';
   const rule = isF
     ? { unit: '°F', least: toF(LEAST_C), most: toF(MOST_C) }
@@ -94,6 +104,27 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
           {fault ?? ''}
         </span>
       </div>
+      {jug.isRead && (
+        <details open={isDrawn} onToggle={({ currentTarget }) => setDrawn(currentTarget.open)}>
+          <summary className="flex min-h-11 cursor-pointer items-center">Its curve</summary>
+          {isDrawn && (
+            <Suspense fallback={<p className="quiet h-48">Drawing …</p>}>
+              <TaughtCurve
+                readings={readings.map(({ at, tempC }) => ({
+                  timeS: (Date.parse(at) - jug.fromMs) / 1000,
+                  tempC,
+                }))}
+                curve={jug.forecast.curve.map(({ timeS, tempC: { low, middle, high } }) => ({
+                  timeS,
+                  tempC: middle,
+                  lowC: low,
+                  highC: high,
+                }))}
+              />
+            </Suspense>
+          )}
+        </details>
+      )}
     </form>
   );
 }

@@ -1,10 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { TaskState } from '../../core/run/progress';
+import type { Run } from '../../core/run/run';
 import { type ScaleReading, type ScaleWatch, watchScale } from '../../core/run/scaleWatch';
 import type { Listen, Reading } from '../../instruments/reading';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
 import { listenToChanges } from '../shared/changes';
+import { useZero } from './useZero';
 
 /** Where readings come from: whatever is pushed to the server, a stand-in on this page, or a cable. */
 export type ScaleSource = 'pushed' | 'stand-in' | 'cable';
@@ -39,8 +41,6 @@ const SILENT_MS = 4000;
 const BAUD_RATE = 9600;
 const ACCEPTS = 'tallow.bench.accepts';
 const SOURCE = 'tallow.bench.scale';
-/** It was tared, or its jug was taken off: below what stood there. */
-const BELOW_STEPS = 3;
 
 interface Serial {
   requestPort(): Promise<LinePort>;
@@ -48,7 +48,8 @@ interface Serial {
 const serialOf = () => (navigator as unknown as { serial?: Serial }).serial;
 
 /** The scale at the bench, for the weighing in hand. */
-export function useScale(task: TaskState | null): LiveScale {
+export function useScale({ id: runId, events }: Run, task: TaskState | null): LiveScale {
+  const weighed = events.filter(({ event }) => event.kind === 'weighed').length;
   const [source, setSource] = useState<ScaleSource>(() =>
     localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
   );
@@ -58,7 +59,6 @@ export function useScale(task: TaskState | null): LiveScale {
   const [isDrawerOpen, setDrawerOpen] = useState(false);
   const [fault, setFault] = useState<LiveScale['fault']>(null);
   const worker = useRef<Worker | null>(null);
-  const [zero, setZero] = useState<{ taskId: string; massG: number } | null>(null);
   const lastMs = readings.at(-1)?.atMs ?? 0;
 
   useEffect(() => {
@@ -87,22 +87,19 @@ export function useScale(task: TaskState | null): LiveScale {
   }, [lastMs]);
 
   const last = readings.at(-1);
-  // What stands there when a weighing begins, or after a tare, is no part of it.
-  if (last && task && zero?.taskId !== task.id) setZero({ taskId: task.id, massG: last.massG });
-  else if (last && zero && last.isStable !== false && last.massG < zero.massG - BELOW_STEPS * STEP_G)
-    setZero({ ...zero, massG: last.massG });
+  const [zeroG, setZeroG] = useZero(runId, task?.id ?? null, weighed, last);
 
   const targetG = task?.doneAt === null ? task.targetG : null;
   const watch = useMemo(
     () =>
-      targetG === null || zero === null
+      targetG === null || zeroG === null
         ? null
-        : watchScale(readings, zero.massG, {
+        : watchScale(readings, zeroG, {
             targetG,
             bandG: Math.max(targetG * TOLERANCE, STEP_G),
             stepG: STEP_G,
           }),
-    [readings, zero, targetG],
+    [readings, zeroG, targetG],
   );
 
   return {
@@ -131,7 +128,7 @@ export function useScale(task: TaskState | null): LiveScale {
     },
     isDrawerOpen,
     toggleDrawer: () => setDrawerOpen(!isDrawerOpen),
-    zero: () => last && task && setZero({ taskId: task.id, massG: last.massG }),
+    zero: () => last && setZeroG(last.massG),
     standIn: (request) => worker.current?.postMessage(request),
   };
 }

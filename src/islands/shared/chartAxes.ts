@@ -7,6 +7,7 @@ export function minutesAxis(label: string) {
   return {
     ...PLAIN,
     dataKey: 'min',
+    tickFormatter: (value: number) => String(Math.round(value)),
     label: { value: label, position: 'insideBottom', offset: -13, fontSize: 12, fill: 'currentColor' },
   } as const;
 }
