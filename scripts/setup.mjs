@@ -91,7 +91,38 @@ export function ensureBuilt() {
   ];
   const stamp = hashOf(sources);
   const mark = join(projectFolder, 'dist', '.built-from');
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;
+  const isBuilt = () => existsSync(mark) && readFileSync(mark, 'utf8') === stamp;
+  if (isBuilt()) return;
+  oneAtATime(() => {
+    // Another start may have built it meanwhile.
+    if (!isBuilt()) build(mark, stamp);
+  });
+}
+
+const LONGEST_BUILD_MS = 600_000;
+
+/**
+ * Two builds into one folder leave a mixture that does not start. The second waits for the first, on a lock that the
+ * system lets go of when its process ends, however it ends.
+ *
+ * @param {() => void} work
+ */
+function oneAtATime(work) {
+  const Database = require('better-sqlite3');
+  const lock = new Database(join(projectFolder, 'node_modules', '.building'), { timeout: LONGEST_BUILD_MS });
+  try {
+    lock.exec('BEGIN EXCLUSIVE');
+    work();
+  } finally {
+    lock.close();
+  }
+}
+
+/**
+ * @param {string} mark the file that says what was built
+ * @param {string} stamp
+ */
+function build(mark, stamp) {
   console.log('Building the pages …');
   const astro = join(dirname(require.resolve('astro/package.json')), 'astro.js');
   const done = run(process.execPath, [astro, 'build', '--silent'], {
