@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { type ScaleReading, watchScale } from './scaleWatch';
+import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { type ScaleReading, scaleTarget, watchScale } from './scaleWatch';
 
-const TARGET = { targetG: 12.4, bandG: 0.25, stepG: 0.1 };
+const TARGET = { targetG: 12.4, bandG: 0.25, stepG: 0.1, isFine: true };
 
 /** Readings ten times a second. */
 const at10Hz = (masses: readonly number[], isStable: boolean | null = null): ScaleReading[] =>
@@ -41,4 +42,25 @@ test('what stood on the scale before is taken off: doses go into one jug without
   assert.equal(watchScale(at10Hz(still(600, 30)), 600, TARGET)?.place, 'nothing');
   // Taken off, it is below nothing.
   assert.equal(watchScale(at10Hz(still(0, 30)), 600, TARGET)?.place, 'nothing');
+});
+
+test('near enough is what a hand gets, or half a step of the workshop’s best scale; what no scale reads finely is not accepted by itself', () => {
+  const scales = [
+    { id: 'kitchen', name: 'Kitchen', stepG: 1, gramsStepG: null, capacityG: 5000 },
+    { id: 'fine', name: 'Fine', stepG: 0.01, gramsStepG: null, capacityG: 200 },
+  ];
+  const rules = { ...USUAL_HOUSE_RULES, readingErrorMost: 0.05, scales };
+  const fine = scaleTarget(0.5, rules);
+  assert.deepEqual([fine.bandG, fine.stepG, fine.isFine], [0.01, 0.01, true]);
+  assert.equal(scaleTarget(600, rules).bandG, 12);
+  // Half a gram on a scale of whole grams, or of tenths where none is told of, is for a hand to say.
+  const coarse = scaleTarget(0.5, { ...rules, scales: scales.slice(0, 1) });
+  assert.deepEqual([coarse.bandG, coarse.isFine], [0.5, false]);
+  assert.equal(watchScale(at10Hz(still(0.5, 60)), 0, coarse)?.isAccepted, false);
+  assert.equal(scaleTarget(0.5, { ...rules, scales: [] }).isFine, false);
+  // A fifth less of a small dose is no dose that is taken.
+  assert.equal(watchScale(at10Hz(still(0.41, 60)), 0, fine)?.place, 'below');
+  assert.equal(watchScale(at10Hz(still(0.5, 60)), 0, fine)?.isAccepted, true);
+  // A dose below two steps is seen all the same.
+  assert.equal(watchScale(at10Hz(still(0.1, 60)), 0, { ...TARGET, targetG: 0.12, bandG: 0.05 })?.place, 'in');
 });

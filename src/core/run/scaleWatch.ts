@@ -1,3 +1,9 @@
+import { bestScale, readingError } from '../checks/scaleFit';
+import type { HouseRules } from '../houseRules/houseRules';
+
+/** Common practice, no source: within so much of its target a weighing is as good as a hand gets. */
+export const AS_GOOD_AS_A_HAND = 0.02;
+
 /** A reading of a scale, g; null for whether it stands still where it does not say. */
 export interface ScaleReading {
   massG: number;
@@ -13,6 +19,25 @@ export interface ScaleTarget {
   bandG: number;
   /** The scale moves by so much. */
   stepG: number;
+  /** The scale reads it finely enough to say by itself that it is weighed. */
+  isFine: boolean;
+}
+
+/** Kitchen scales move by so much, where the workshop has told of none. */
+const KITCHEN_STEP_G = 0.1;
+
+/** How near to its target a weighing is near enough, on the workshop's best scale for it: what a hand gets, or half a step. */
+export function scaleTarget(
+  targetG: number,
+  { scales, readingErrorMost }: Pick<HouseRules, 'scales' | 'readingErrorMost'>,
+): ScaleTarget {
+  const stepG = bestScale(scales, targetG)?.stepG ?? KITCHEN_STEP_G;
+  return {
+    targetG,
+    bandG: Math.max(targetG * AS_GOOD_AS_A_HAND, stepG / 2),
+    stepG,
+    isFine: readingError(stepG, targetG) <= readingErrorMost,
+  };
 }
 
 /** Where a weighing on a scale stands. */
@@ -22,6 +47,8 @@ export interface ScaleWatch {
   isStable: boolean;
   /** Nothing of it yet; below, in or above the band. */
   place: 'nothing' | 'below' | 'in' | 'above';
+  /** The scale reads it finely enough to be taken by itself. */
+  isFine: boolean;
   /** It has stood still in the band long enough to be taken. */
   isAccepted: boolean;
   /** For how long it has stood still, ms. */
@@ -30,8 +57,10 @@ export interface ScaleWatch {
 
 const ACCEPTED_AFTER_MS = 2000;
 const FEWEST_READINGS = 3;
-/** It stands still while it moves by no more than so many of its steps. */
+/** It stands still while it moves by no more than so many of its steps, or such a part of the band. */
 const STILL_STEPS = 1.5;
+const STILL_OF_BAND = 0.25;
+/** Less than so many steps, and than half of what is aimed at, is nothing yet. */
 const NOTHING_STEPS = 2;
 
 /**
@@ -44,17 +73,17 @@ const NOTHING_STEPS = 2;
 export function watchScale(
   readings: readonly ScaleReading[],
   zeroG: number,
-  { targetG, bandG, stepG }: ScaleTarget,
+  { targetG, bandG, stepG, isFine }: ScaleTarget,
 ): ScaleWatch | null {
   const last = readings.at(-1);
   if (!last) return null;
   const nettoG = last.massG - zeroG;
   const inBand = (massG: number) => Math.abs(massG - zeroG - targetG) <= bandG + stepG * 1e-6;
+  const stillG = Math.max(STILL_STEPS * stepG, STILL_OF_BAND * bandG);
   let since = readings.length - 1;
   while (since > 0) {
     const before = readings[since - 1];
-    if (!before || Math.abs(before.massG - last.massG) > STILL_STEPS * stepG || before.isStable === false)
-      break;
+    if (!before || Math.abs(before.massG - last.massG) > stillG || before.isStable === false) break;
     since--;
   }
   const still = last.isStable === false ? [] : readings.slice(since);
@@ -66,14 +95,15 @@ export function watchScale(
     nettoG,
     isStable: last.isStable ?? (still.length >= FEWEST_READINGS && stillMs >= ACCEPTED_AFTER_MS / 2),
     place:
-      nettoG <= NOTHING_STEPS * stepG
+      nettoG <= Math.min(NOTHING_STEPS * stepG, targetG / 2)
         ? 'nothing'
         : inBand(last.massG)
           ? 'in'
           : nettoG < targetG
             ? 'below'
             : 'above',
-    isAccepted: isLong,
+    isFine,
+    isAccepted: isLong && isFine,
     stillMs,
   };
 }

@@ -1,5 +1,5 @@
-/** Common practice, no source: a dose within 2 % of its target is as good as a hand gets. */
-const TOLERANCE = 0.02;
+import { AS_GOOD_AS_A_HAND } from '../../core/run/scaleWatch';
+
 /** The band shows this much on either side. */
 const REACH = 0.08;
 
@@ -22,9 +22,9 @@ export function DeviationBand({ weighedG, targetG }: { weighedG: number | null; 
       </defs>
       <rect x="0" y="3" width="100" height="4" className="fill-base-300" />
       <rect
-        x={place(-TOLERANCE)}
+        x={place(-AS_GOOD_AS_A_HAND)}
         y="3"
-        width={place(TOLERANCE) - place(-TOLERANCE)}
+        width={place(AS_GOOD_AS_A_HAND) - place(-AS_GOOD_AS_A_HAND)}
         height="4"
         fill="url(#close)"
         className="text-base-content"

@@ -34,6 +34,11 @@ export function OnTheScale({ scale }: { scale: LiveScale }) {
         <span className="text-2xl"> {massUnit(showing.system)}</span>
       </p>
       <span className="text-xl">{watch.isStable ? 'stands still' : 'settling …'}</span>
+      {scale.accepts && !watch.isFine && (
+        <span className="text-warning w-full">
+          Too little for this scale to tick by itself: tick it by hand.
+        </span>
+      )}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
-import { type ScaleReading, type ScaleWatch, watchScale } from '../../core/run/scaleWatch';
+import { type ScaleReading, type ScaleWatch, scaleTarget, watchScale } from '../../core/run/scaleWatch';
 import type { Listen, Reading } from '../../instruments/reading';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
@@ -31,10 +31,6 @@ export interface LiveScale {
   standIn(request: StandInRequest): void;
 }
 
-/** Common practice, no source: a dose within 2 % of its target is as good as a hand gets. */
-const TOLERANCE = 0.02;
-/** Kitchen scales move by so much or less. */
-const STEP_G = 0.1;
 const KEPT_MS = 6000;
 /** Nothing for so long: it is gone. */
 const SILENT_MS = 4000;
@@ -48,7 +44,7 @@ interface Serial {
 const serialOf = () => (navigator as unknown as { serial?: Serial }).serial;
 
 /** The scale at the bench, for the weighing in hand. */
-export function useScale({ id: runId, events }: Run, task: TaskState | null): LiveScale {
+export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: TaskState | null): LiveScale {
   const weighed = events.filter(({ event }) => event.kind === 'weighed').length;
   const [source, setSource] = useState<ScaleSource>(() =>
     localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
@@ -92,14 +88,8 @@ export function useScale({ id: runId, events }: Run, task: TaskState | null): Li
   const targetG = task?.doneAt === null ? task.targetG : null;
   const watch = useMemo(
     () =>
-      targetG === null || zeroG === null
-        ? null
-        : watchScale(readings, zeroG, {
-            targetG,
-            bandG: Math.max(targetG * TOLERANCE, STEP_G),
-            stepG: STEP_G,
-          }),
-    [readings, zeroG, targetG],
+      targetG === null || zeroG === null ? null : watchScale(readings, zeroG, scaleTarget(targetG, rules)),
+    [readings, zeroG, targetG, rules],
   );
 
   return {
