@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
 import { BOX, fragrance, planFile } from '../support/planFiles';
 import { given, ownFile } from './workshop';
 
@@ -56,6 +56,17 @@ const two = () => {
   return { ...file, ...layers, plan: { ...layers.plan, name: plan.name } };
 };
 
+/** A run of two layers on the bench, in a browser with the fakes and a clock that is put on; answers its id. */
+async function takenToTheBench(page: Page, request: APIRequestContext): Promise<string> {
+  const { id: planId } = await given(request, two());
+  const id = crypto.randomUUID();
+  expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
+  await page.addInitScript(FAKES);
+  await page.clock.install({ time: new Date() });
+  await page.goto(`/bench/${id}`);
+  return id;
+}
+
 /** Ticks whatever is in hand until a task is. */
 async function tickUntil(page: Page, taskId: string) {
   for (;;) {
@@ -77,12 +88,7 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   request,
   context,
 }) => {
-  const { id: planId } = await given(request, two());
-  const id = crypto.randomUUID();
-  expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
-  await page.addInitScript(FAKES);
-  await page.clock.install({ time: new Date() });
-  await page.goto(`/bench/${id}`);
+  const id = await takenToTheBench(page, request);
   const waits = page.getByRole('region', { name: 'Waits' });
   await expect(waits).toContainText('Bars out about');
   await tickUntil(page, 'r1/A/l1/pour');
@@ -113,9 +119,11 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   await page.getByRole('button', { name: 'Read', exact: true }).click();
   await expect(page.getByTestId('jug').filter({ hasText: 'when it was read' })).toContainText(/at (?:59|60)/);
   // Too hot for its base is said at once; the reading was a slip, and is taken back.
+  const { rings } = await callsOf(page);
   await thermometer.fill('110');
   await thermometer.press('Enter');
   await expect(page.getByRole('alert')).toContainText(/Above \d\d °C, the most this base bears/);
+  expect((await callsOf(page)).rings).toBe(rings + 1);
   await page.getByRole('button', { name: 'Forget the last' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
   const filling = page.getByTestId('filling');
@@ -164,12 +172,7 @@ test('a pour that is late is told so, with its ways out; the task in hand is rea
   page,
   request,
 }) => {
-  const { id: planId } = await given(request, two());
-  const id = crypto.randomUUID();
-  expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
-  await page.addInitScript(FAKES);
-  await page.clock.install({ time: new Date() });
-  await page.goto(`/bench/${id}`);
+  await takenToTheBench(page, request);
   await page.getByRole('switch', { name: 'Read aloud' }).click();
   await expect.poll(async () => (await callsOf(page)).said.join()).toMatch(/\d g\./);
   await tickUntil(page, 'r1/B/l1/pour');

@@ -7,6 +7,7 @@ import { showNumber, showTemperature } from '../../core/units/showQuantity';
 import { jugWords } from '../../words/en/run/onwardWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { useShowing } from '../shared/showing';
+import { ring } from './ring';
 import { useThermometer } from './useThermometer';
 
 /** Without the server it may not be there: the words say the same. */
@@ -54,6 +55,7 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
     setAsked(true);
     if (!parsed.success) return;
     const tempC = isF ? (parsed.data - 32) / 1.8 : parsed.data;
+    if (ceilingC !== null && tempC > ceilingC) ring();
     onEvent({ kind: 'measured', taskId: jug.taskId, tempC: Number(tempC.toFixed(2)) });
     setText('');
     setAsked(false);

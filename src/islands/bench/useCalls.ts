@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { isSilent, ring, setSilent } from './ring';
 
 /** What calls from the bench: a ring and a notification when a wait is over, and a voice. */
 export interface Calls {
@@ -17,9 +18,7 @@ export interface WaitCall {
   isOver: boolean;
 }
 
-const RINGS = 'tallow.bench.silent';
 const SPEAKS = 'tallow.bench.speaks';
-const RING = { notesHz: [660, 880, 660], eachS: 0.18, loudness: 0.25 };
 
 /**
  * Calls once for each wait that ends: by sound, by the page's title, by a notification where that is allowed. Says the task
@@ -28,7 +27,7 @@ const RING = { notesHz: [660, 880, 660], eachS: 0.18, loudness: 0.25 };
  * @param said the task in hand as one would say it
  */
 export function useCalls(runId: string, waits: readonly WaitCall[], said: string, isOpen: boolean): Calls {
-  const [rings, setRings] = useState(() => localStorage.getItem(RINGS) === null);
+  const [rings, setRings] = useState(() => !isSilent());
   const [speaks, setSpeaks] = useState(() => localStorage.getItem(SPEAKS) !== null);
   const over = waits.filter(({ isOver }) => isOver);
   const names = over.map(({ id }) => id).join(' ');
@@ -45,7 +44,7 @@ export function useCalls(runId: string, waits: readonly WaitCall[], said: string
     for (const { id } of fresh) called.current.add(id);
     localStorage.setItem(key, [...called.current].join(' '));
     const words = fresh.map((each) => each.words).join(', ');
-    if (rings) ring();
+    ring();
     if (speaks) say(words);
     notify(words);
   }, [names, runId]);
@@ -62,9 +61,8 @@ export function useCalls(runId: string, waits: readonly WaitCall[], said: string
     canSpeak: 'speechSynthesis' in window,
     toggleRings() {
       setRings(!rings);
-      if (rings) localStorage.setItem(RINGS, '1');
-      else {
-        localStorage.removeItem(RINGS);
+      setSilent(rings);
+      if (!rings) {
         ring();
         if ('Notification' in window && Notification.permission === 'default')
           void Notification.requestPermission();
@@ -78,24 +76,6 @@ export function useCalls(runId: string, waits: readonly WaitCall[], said: string
       } else localStorage.setItem(SPEAKS, '1');
     },
   };
-}
-
-/** Three notes. Without a press on the page before, a browser may keep silent. */
-function ring(): void {
-  try {
-    const context = new AudioContext();
-    RING.notesHz.forEach((hz, place) => {
-      const [tone, volume] = [context.createOscillator(), context.createGain()];
-      tone.frequency.value = hz;
-      volume.gain.value = RING.loudness;
-      tone.connect(volume).connect(context.destination);
-      tone.start(context.currentTime + place * RING.eachS);
-      tone.stop(context.currentTime + (place + 1) * RING.eachS);
-    });
-    setTimeout(() => void context.close(), (RING.notesHz.length + 1) * RING.eachS * 1000);
-  } catch {
-    // There is no sound here: the title and the tile say it.
-  }
 }
 
 function say(words: string): void {
