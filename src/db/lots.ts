@@ -3,12 +3,13 @@ import { ok } from '../core/result';
 import type { StockByMaterial } from '../core/stock/fromShelf';
 import { type Lot, minorPerOne } from '../core/stock/lot';
 import { lotSchema } from '../core/stock/lotSchema';
-import type { EntryOwner, LotStock, StockEntry } from '../core/stock/stock';
+import type { LotStock } from '../core/stock/stock';
 import { keptUntilWritten } from './keptUntilWritten';
 import { asKept, type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
 import type { KeptText } from './recordVersions';
 import { sameWhileEqual } from './sameWhileEqual';
+import { entryTable } from './stockEntries';
 import { lotOfItem } from './upcasters/lot';
 
 const READER = recordReader(lotSchema, [lotOfItem]);
@@ -28,19 +29,7 @@ interface StockRow {
   left: number;
 }
 
-interface EntryRow {
-  id: string;
-  lot_id: string;
-  at: string;
-  kind: StockEntry['kind'];
-  change: number;
-  owner_kind: EntryOwner['kind'] | null;
-  owner_id: string | null;
-  note: string;
-}
-
 const COLUMNS = 'id, record, shape, revision, changed_at';
-const ENTRY = 'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, note FROM stock_entries';
 
 /** Lots and the entries that explain their stock. */
 export function lotTable(db: Database.Database) {
@@ -67,41 +56,31 @@ export function lotTable(db: Database.Database) {
      WHERE lots.item_kind = 'material'
      GROUP BY lots.id ORDER BY lots.record ->> 'boughtOn', lots.id`,
   );
-  const addEntry = db.prepare<[string, string, string, string, number, string | null, string | null, string]>(
-    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, note)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+  const stockOf = db.prepare<[string], StockRow>(
+    `SELECT lots.id, lots.record, lots.shape,
+       (SELECT coalesce(sum(e.change), 0) FROM stock_entries e WHERE e.lot_id = lots.id) AS left
+     FROM lots WHERE lots.item_kind = 'material' AND lots.item_id = ?
+     ORDER BY lots.record ->> 'boughtOn', lots.id`,
   );
-  const entriesOfLot = db.prepare<[string], EntryRow>(`${ENTRY} WHERE lot_id = ? ORDER BY place`);
-  const entriesOfRun = db.prepare<[string], EntryRow>(
-    `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
-  );
-  const everyEntry = db.prepare<[], EntryRow>(`${ENTRY} ORDER BY place`);
-  const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
   const read = ({ id, record, shape, revision }: Row) => {
     const lot = READER.read(id, record, shape);
     return lot.success ? ok<Stored<Lot>>({ item: lot.data, revision }) : lot;
   };
-  const entry = (row: EntryRow): StockEntry => ({
-    id: row.id,
-    lotId: row.lot_id,
-    at: row.at,
-    kind: row.kind,
-    change: row.change,
-    owner:
-      row.owner_kind === null || row.owner_id === null ? null : { kind: row.owner_kind, id: row.owner_id },
-    note: row.note,
-  });
+  const lotStock = ({ id: lotId, record, shape, left }: StockRow): [string, LotStock] | null => {
+    const known = READER.read(lotId, record, shape);
+    if (!known.success) return null;
+    const { id, item, number, bestBefore } = known.data;
+    return [item.id, { id, number, left, bestBefore, minorPerOne: minorPerOne(known.data) }];
+  };
 
   const readStock = sameWhileEqual(() => {
     const byMaterial = new Map<string, LotStock[]>();
-    for (const { id: lotId, record, shape, left } of stock.all()) {
-      const known = READER.read(lotId, record, shape);
-      if (!known.success) continue;
-      const lot = known.data;
-      const { id, item, number, bestBefore } = lot;
-      const ofMaterial = byMaterial.get(item.id) ?? [];
-      ofMaterial.push({ id, number, left, bestBefore, minorPerOne: minorPerOne(lot) });
-      byMaterial.set(item.id, ofMaterial);
+    for (const row of stock.all()) {
+      const [materialId, lot] = lotStock(row) ?? [];
+      if (materialId === undefined || lot === undefined) continue;
+      const ofMaterial = byMaterial.get(materialId) ?? [];
+      ofMaterial.push(lot);
+      byMaterial.set(materialId, ofMaterial);
     }
     return byMaterial;
   });
@@ -133,16 +112,9 @@ export function lotTable(db: Database.Database) {
     },
     /** What is left of every lot of the shelf, by material, each in the order it was bought. */
     stock: (): StockByMaterial => stockNow(),
-    addEntry({ id, lotId, at, kind, change, owner, note }: StockEntry): void {
-      addEntry.run(id, lotId, at, kind, change, owner?.kind ?? null, owner?.id ?? null, note);
-    },
-    entry(id: string): StockEntry | undefined {
-      const row = entryById.get(id);
-      return row && entry(row);
-    },
-    entriesOfLot: (lotId: string): StockEntry[] => entriesOfLot.all(lotId).map(entry),
-    /** All of them, in the order they were made. */
-    everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
-    entriesOfRun: (runId: string): StockEntry[] => entriesOfRun.all(runId).map(entry),
+    /** What is left of the lots of one material, in the order they were bought. */
+    stockOf: (materialId: string): LotStock[] =>
+      stockOf.all(materialId).flatMap((row) => lotStock(row)?.[1] ?? []),
+    ...entryTable(db),
   };
 }

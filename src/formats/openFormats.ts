@@ -54,6 +54,7 @@ export const OPEN_ROWS = {
     change: z.number(),
     owner_kind: text.nullable(),
     owner_id: text.nullable(),
+    task_id: text.nullable().default(null),
     note: text,
   }),
   plans: z.strictObject({ id, revision: count, latest_version: count, changed_at: moment }),

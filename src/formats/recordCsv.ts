@@ -43,7 +43,7 @@ export function logbookLines(entries: readonly LogEntry[], style: CsvStyle): str
 
 const WEIGHTS_HEADER = [
   ...['Run', 'Plan', 'Finished', 'Round', 'Jug', 'Pour', 'What', 'Dose'],
-  ...['Planned, g', 'Wanted, g', 'Weighed, g'],
+  ...['Planned, g', 'Wanted, g', 'Weighed, g', 'Ticked at first, g', 'Why'],
 ];
 
 export const weightsHead = (style: CsvStyle): string => `\uFEFF${headOf(WEIGHTS_HEADER, style)}`;
@@ -65,6 +65,8 @@ export function weightsLines(entries: readonly LogEntry[], style: CsvStyle): str
         figure(weight.plannedG, 4, style),
         figure(weight.targetG, 4, style),
         weight.isLeftOut ? 'left out' : figure(weight.actualG, 4, style),
+        weight.tickedG === null ? '' : figure(weight.tickedG, 4, style),
+        weight.note,
       ]),
     ),
     style,

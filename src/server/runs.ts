@@ -18,7 +18,7 @@ import { findPlan } from './plans';
 import { pourPlanOf } from './pourPlan';
 import { idTaken, notFound, Problem } from './problem';
 import { reviewOf } from './reviews';
-import { putIntoScrapJar, takeForRun } from './stock';
+import { stockFollows } from './stockOfRun';
 
 export function findRun({ runs }: Workshop, id: string): Run {
   const run = runs.find(id);
@@ -124,13 +124,11 @@ export function recordEvent(
     const recordedAt = workshop.now();
     const recorded = { occurredAt: occurredAt ?? recordedAt, recordedAt, source, event };
     workshop.runs.append(runId, eventId, recorded);
-    if (event.kind === 'finished') {
-      takeForRun(workshop, run, event.lots ?? []);
-      putIntoScrapJar(workshop, run, event.toScrapG ?? 0);
-    }
+    const after = withEvent(run, recorded);
+    stockFollows(workshop, after, event);
     if (event.kind === 'finished' || event.kind === 'abandoned')
       workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);
-    return withEvent(run, recorded);
+    return after;
   });
   const run = record.immediate();
   tellChange({ run: runId, events: run.events.length });

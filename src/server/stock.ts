@@ -1,9 +1,5 @@
-import { pourTint } from '../core/colour/pourTint';
-import type { Material } from '../core/materials/material';
-import type { Run } from '../core/run/run';
-import { usedMaterials } from '../core/run/usedMaterials';
 import type { Lot, NewLot } from '../core/stock/lot';
-import { type StockEntry, sumOfEntries, takeFromLots } from '../core/stock/stock';
+import { type StockEntry, sumOfEntries } from '../core/stock/stock';
 import type { Stored } from '../db/records';
 import type { Workshop } from './openWorkshop';
 import { idTaken, invalidField, notFound } from './problem';
@@ -113,74 +109,4 @@ export function editStock(workshop: Workshop, lotId: string, entryId: string, ed
   });
   work.immediate();
   return findLot(workshop, lotId);
-}
-
-/**
- * Takes what a run really used: the lots that stood on the bench, then the first to expire. Call inside the
- * transaction that ends the run. A material without lots is not counted by the book, and nothing is written.
- *
- * @throws Problem 422 when a chosen lot is not of its material
- */
-export function takeForRun(
-  workshop: Workshop,
-  run: Run,
-  chosen: readonly { materialId: string; lotId: string }[],
-): void {
-  const { lots, now, newId } = workshop;
-  const stock = lots.stock();
-  chosen.forEach(({ materialId, lotId }, index) => {
-    if (!stock.get(materialId)?.some(({ id }) => id === lotId))
-      throw invalidField(`event.lots.${index}.lotId`, 'is not a lot of that material');
-  });
-  const at = now();
-  for (const { materialId, amount: used } of usedMaterials(run)) {
-    const chosenId = chosen.find((choice) => choice.materialId === materialId)?.lotId;
-    const { takings, beyondBook } = takeFromLots(stock.get(materialId) ?? [], used, chosenId);
-    const common = { at, owner: { kind: 'run' as const, id: run.id } };
-    if (beyondBook) {
-      const note = 'More was there than the book said';
-      const { lotId, amount } = beyondBook;
-      lots.addEntry({ ...common, id: newId(), lotId, kind: 'correction', change: amount, note });
-    }
-    for (const { lotId, amount } of takings)
-      lots.addEntry({ ...common, id: newId(), lotId, kind: 'used', change: -amount, note: '' });
-  }
-}
-
-/**
- * Puts what a run left into the scrap jar: a lot of the scrap that is called after the plan, which comes onto the shelf
- * with the first of them. Call inside the transaction that ends the run.
- */
-export function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): void {
-  if (!(massG > 0)) return;
-  const { materials, now, newId } = workshop;
-  const { planName, pours } = run.snapshot.sheet;
-  const name = `Scrap of ${planName.replaceAll(';', ',')}`.slice(0, 80);
-  const known = materials.all().find(({ item }) => item.kind === 'scrap' && item.name === name)?.item;
-  const [most] = pours.toSorted((a, b) => b.intoMoldG - a.intoMoldG);
-  const scrap: Material = known ?? {
-    kind: 'scrap',
-    id: newId(),
-    name,
-    note: '',
-    inci: null,
-    origins: null,
-    lowStock: null,
-    archived: false,
-    densityGPerMl: most ? Number((most.jugG / most.jugVolumeMl).toFixed(4)) : null,
-    colour: most ? pourTint(most).hex : null,
-  };
-  if (!known) materials.insert(scrap, now());
-  const day = now().slice(0, 10);
-  addLot(workshop, {
-    item: { kind: 'material', id: scrap.id },
-    number: `Run of ${day}`,
-    boughtOn: day,
-    price: null,
-    discountFraction: 0,
-    amount: massG,
-    bestBefore: null,
-    openedOn: null,
-    note: '',
-  });
 }

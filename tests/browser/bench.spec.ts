@@ -53,7 +53,8 @@ test('a weight that cannot be read is refused at the field, in words', async ({ 
   await expect(page.getByText('Nothing typed yet')).toBeVisible();
   for (const [typed, reason] of [
     ['-5', 'below zero'],
-    ['abc', 'doesn’t start with a number'],
+    ['abc', 'is no weight'],
+    ['2,5x', 'is no weight'],
     ['2 %', 'doesn’t fit here'],
     ['99999999', 'more than any workshop pours'],
     ['0', 'Nothing on the scale yet'],
@@ -119,6 +120,85 @@ test('two screens at one run: the second follows without a press, and is told wh
   await expect(two.getByRole('alert')).toContainText('ticked already');
   await expect(two.getByText('No answer from Idle Tallow')).toBeHidden();
   for (const device of devices) await device.close();
+});
+
+test('a dose is weighed from a scanned lot, overshot with its reason, corrected and added to; the shelf follows each', async ({
+  page,
+  request,
+}) => {
+  const { id, file } = await given(request, ownFile([[scent, '2 %']]));
+  const scentId = file.materials.find(({ kind }) => kind === 'fragrance')?.id ?? '';
+  const lot = (number: string, bestBefore: string) =>
+    request.post('/api/lots', {
+      data: {
+        item: { kind: 'material', id: scentId },
+        ...{ number, bestBefore, boughtOn: '2026-01-01', price: null, discountFraction: 0 },
+        ...{ amount: 100, openedOn: null, note: '' },
+      },
+    });
+  for (const [number, to] of [
+    ['S-1', '2031-01-01'],
+    ['S-2', '2030-01-01'],
+  ] as const)
+    expect((await lot(number, to)).status()).toBe(201);
+  const left = async () => {
+    const lots: { item: { number: string }; left: number }[] = await (
+      await request.get(`/api/lots?material=${scentId}`)
+    ).json();
+    return lots
+      .toSorted((a, b) => a.item.number.localeCompare(b.item.number))
+      .map(({ left: grams }) => grams);
+  };
+  const runId = crypto.randomUUID();
+  await request.post('/api/runs', { data: { id: runId, planId: id } });
+  await page.goto(`/bench/${runId}`);
+  const scale = page.getByLabel('On the scale');
+  await scale.fill('616.4');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  // The first to expire, until another is scanned where the weight is typed.
+  const from = page.getByLabel(/^Lot of Scent/);
+  await expect(from.locator('option:checked')).toContainText('S-2, 100.0 g left');
+  await scale.fill('s-1');
+  await page.keyboard.press('Enter');
+  await expect(from.locator('option:checked')).toContainText('S-1');
+  await expect(scale).toHaveValue('');
+  // 15 g for 12.33: within its cap of 5 %, and still too much.
+  await scale.fill('15');
+  await expect(page.getByRole('button', { name: 'Weigh 133.6 g more base' })).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it, and say why' }).click();
+  await page.getByLabel('Why it stays').fill('the spout ran on');
+  await page.getByRole('button', { name: 'Leave it as it is' }).click();
+  await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await expect.poll(left).toEqual([85, 100]);
+  // Another look at the scale: it was 14 g, and then one more gram went in.
+  const inList = page.getByRole('button', { name: /Scent.*ticked/ });
+  await inList.click();
+  await expect(page.getByText('“the spout ran on”')).toBeVisible();
+  await page.getByRole('button', { name: 'It was another weight' }).click();
+  await page.getByLabel('It really was').fill('14');
+  await page.getByRole('button', { name: 'Correct it' }).click();
+  await expect(inList).toContainText('14.0 g');
+  await inList.click();
+  await page.getByRole('button', { name: 'Weigh more of it' }).click();
+  await page.getByLabel('More on the scale').fill('1');
+  await expect(from.locator('option:checked')).toContainText('86.0 g left');
+  await page.getByRole('button', { name: 'It is in the jug' }).click();
+  await expect(inList).toContainText('15.0 g');
+  await expect.poll(left).toEqual([85, 100]);
+  await inList.click();
+  await expect(page.getByText('It was ticked as 15.0 g at first.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect.poll(left).toEqual([86, 100]);
+  await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText('All of it was taken as it was weighed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Into the Logbook' }).click();
+  await page.getByRole('link', { name: 'See it in the Logbook' }).click();
+  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('at first 15.0 g');
+  await expect(page.getByRole('link', { name: /lot S-1/ })).toBeVisible();
 });
 
 test('a run can be given up after a second thought', async ({ page, request }) => {

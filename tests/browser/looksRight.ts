@@ -6,6 +6,9 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-prac
 /** A control is called by what it shows; axe asks that only where it is told to. */
 const SAID_AS_SHOWN = { 'label-content-name-mismatch': { enabled: true } };
 
+/** The rules that look at colours: all that a darker page can break. */
+const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
+
 /** How a context is made whose page `looksRight` can turn dark: without transitions, which axe would catch half way. */
 export const PLAIN_LIGHT = {
   colorScheme: 'light',
@@ -18,9 +21,9 @@ export async function looksRight(page: Page, where = page.url()) {
   // An island that was handed over a moment ago may not be drawn yet: every view has its heading.
   await expect(page.locator('h1').first()).toBeAttached();
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
-  const day = await violations(page);
+  const day = await violations(page, TAGS, SAID_AS_SHOWN);
   await page.emulateMedia({ colorScheme: 'dark' });
-  const night = await violations(page);
+  const night = await violations(page, COLOUR_RULES);
   await page.emulateMedia({ colorScheme: 'light' });
   expect(
     [...day, ...night].map(
@@ -31,8 +34,8 @@ export async function looksRight(page: Page, where = page.url()) {
 }
 
 /** What axe finds: it stays in the page it was put into, for the next question. */
-function violations(page: Page): Promise<Result[]> {
-  const options: RunOptions = { resultTypes: ['violations'], runOnly: TAGS, rules: SAID_AS_SHOWN };
+function violations(page: Page, runOnly: string[], rules: RunOptions['rules'] = {}): Promise<Result[]> {
+  const options: RunOptions = { resultTypes: ['violations'], runOnly, rules };
   return page.evaluate(async (wanted) => {
     const { axe } = window as unknown as { axe: { run: typeof import('axe-core').run } };
     return (await axe.run(wanted)).violations;

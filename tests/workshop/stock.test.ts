@@ -1,15 +1,17 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { checkEvent } from '../../src/core/run/progress';
 import type { RunEvent } from '../../src/core/run/run';
+import { usedMaterials } from '../../src/core/run/usedMaterials';
 import { leftOf, sumOfEntries } from '../../src/core/stock/stock';
 import { deleteMaterial } from '../../src/server/materials';
 import { Problem } from '../../src/server/problem';
-import { recordEvent } from '../../src/server/runs';
+import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import { addLot, editStock, findLot, lotsOf, saveLot } from '../../src/server/stock';
 import { fragrance, isClose, planFile } from '../support/planFiles';
-import { makeInWorkshop as make } from '../support/runs';
-import { problemFrom, problemOf, workshopWith } from '../support/workshops';
+import { makeInWorkshop as make, nextEvent, recorded } from '../support/runs';
+import { problemFrom, workshopWith } from '../support/workshops';
 
 const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
 
@@ -47,20 +49,106 @@ test('a finished run takes what was weighed, first expired first, and each line 
   assert.deepEqual(lotsOf(workshop, 'base-1'), []);
 });
 
-test('the lot that stood on the bench gives first, and one of another material is refused with nothing taken', async () => {
+const DOSE = 'r1/A/l1/dose-1';
+
+/** A run at its first dose, the base weighed and melted, and two lots of the fragrance. */
+async function atTheDose() {
   const { workshop, stored } = workshopWith(file);
-  const late = addLot(workshop, lot('late', 100, '2028-01-01'));
-  const soon = addLot(workshop, lot('soon', 100, '2027-01-01'));
-  const base = addLot(workshop, lot('block', 5000, null, 'base-1'));
-  await make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: late.item.id }] });
-  assert.equal(findLot(workshop, soon.item.id).left, 100);
-  const before = workshop.lots.stock();
-  const wrong = await problemOf(
-    make(workshop, stored.id, { lots: [{ materialId: 'scent-1', lotId: base.item.id }] }),
+  const late = addLot(workshop, lot('late', 100, '2028-01-01')).item.id;
+  const soon = addLot(workshop, lot('soon', 100, '2027-01-01')).item.id;
+  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const record = (event: RunEvent) => recordEvent(workshop, id, crypto.randomUUID(), event);
+  const left = () => [late, soon].map((each) => Number(findLot(workshop, each).left.toFixed(6)));
+  for (let event = nextEvent(findRun(workshop, id)); event; event = nextEvent(findRun(workshop, id))) {
+    if ('taskId' in event && event.taskId === DOSE) break;
+    record(event);
+  }
+  return { workshop, id, late, soon, record, left };
+}
+
+test('a weighing takes from its lot at once, and what undoes it gives back as an entry', async () => {
+  const { workshop, id, late, soon, record, left } = await atTheDose();
+  record({ kind: 'weighed', taskId: DOSE, massG: 10, lotId: late });
+  assert.deepEqual(left(), [90, 100]);
+  record({ kind: 'added', taskId: DOSE, massG: 2, lotId: soon });
+  assert.deepEqual(left(), [90, 98]);
+  record({ kind: 'undone', taskId: DOSE });
+  assert.deepEqual(left(), [90, 100]);
+  record({ kind: 'corrected', taskId: DOSE, massG: 11, lotId: soon, note: 'read the wrong label' });
+  assert.deepEqual(left(), [100, 89]);
+  record({ kind: 'undone', taskId: DOSE });
+  assert.deepEqual(left(), [90, 100]);
+  record({ kind: 'undone', taskId: DOSE });
+  assert.deepEqual(left(), [100, 100]);
+  record({ kind: 'weighed', taskId: DOSE, massG: 10 });
+  assert.deepEqual(left(), [100, 90]);
+  const entries = workshop.lots.entriesOfRun(id);
+  assert.ok(entries.some(({ kind }) => kind === 'returned'));
+  assert.ok(entries.every(({ owner }) => owner?.taskId === DOSE));
+  record({ kind: 'abandoned', note: '', isPutBack: true });
+  assert.deepEqual(left(), [100, 100]);
+});
+
+test('a lot of another material is refused at the scale, with nothing ticked and nothing taken', async () => {
+  const { workshop, id, record, left } = await atTheDose();
+  const base = addLot(workshop, lot('block', 5000, null, 'base-1')).item.id;
+  const before = findRun(workshop, id).events.length;
+  const wrong = problemFrom(() => record({ kind: 'weighed', taskId: DOSE, massG: 10, lotId: base }));
+  assert.deepEqual([wrong.status, left(), findRun(workshop, id).events.length], [422, [100, 100], before]);
+});
+
+test('what was found beyond the book goes again with the tick that found it', async () => {
+  const { record, left } = await atTheDose();
+  record({ kind: 'weighed', taskId: DOSE, massG: 230 });
+  assert.deepEqual(left(), [0, 0]);
+  record({ kind: 'undone', taskId: DOSE });
+  assert.deepEqual(left(), [100, 100]);
+});
+
+test('a run that was weighed before stock was taken at the scale takes it at its finish, from the lot that is said', async () => {
+  const { workshop, id, late, record, left } = await atTheDose();
+  const older = (event: RunEvent) => workshop.runs.append(id, crypto.randomUUID(), recorded(event));
+  older({ kind: 'weighed', taskId: DOSE, massG: 10 });
+  assert.deepEqual(left(), [100, 100]);
+  for (let event = nextEvent(findRun(workshop, id)); event; event = nextEvent(findRun(workshop, id)))
+    record(event);
+  const finish = (materialId: string, lotId: string): RunEvent => ({
+    kind: 'finished',
+    verdict: 'good',
+    goodPieces: 6,
+    note: '',
+    lots: [{ materialId, lotId }],
+  });
+  assert.equal(problemFrom(() => record(finish('base-1', late))).status, 422);
+  record(finish('scent-1', late));
+  assert.deepEqual(left(), [90, 100]);
+});
+
+test('whatever is said of a weighing, in any order, the shelf has given what the run has used', async () => {
+  const massG = fc.integer({ min: 1, max: 900 }).map((tenths) => tenths / 10);
+  const said = fc.record({
+    kind: fc.constantFrom('weighed', 'added', 'corrected', 'undone'),
+    massG,
+    lot: fc.constantFrom('late', 'soon', null),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(said, { maxLength: 14 }), async (all) => {
+      const { workshop, id, late, soon, record } = await atTheDose();
+      for (const { kind, massG: mass, lot: of } of all) {
+        const from = of ? { lotId: of === 'late' ? late : soon } : {};
+        const run = findRun(workshop, id);
+        const event = (
+          kind === 'undone' ? { kind, taskId: DOSE } : { kind, taskId: DOSE, massG: mass, ...from }
+        ) as RunEvent;
+        if (checkEvent(run, event).success) record(event);
+        const used = usedMaterials(findRun(workshop, id)).find(({ materialId }) => materialId === 'scent-1');
+        const taken = workshop.lots.takenByRun(id).get('scent-1') ?? 0;
+        assert.ok(Math.abs(taken - (used?.amount ?? 0)) < 1e-6, `${taken} taken, ${used?.amount} used`);
+        for (const { left } of workshop.lots.stockOf('scent-1')) assert.ok(left > -1e-6);
+      }
+    }),
+    { numRuns: 40 },
   );
-  assert.equal(wrong.status, 422);
-  assert.deepEqual(workshop.lots.stock(), before);
-  assert.equal(workshop.runs.open().total, 1);
 });
 
 test('what was there beyond the book is put right by a correction, never below zero', async () => {

@@ -2,10 +2,21 @@ import type { Sheet } from '../plan/sheet';
 import type { ScheduledTask } from '../schedule/scheduledTask';
 import { weighedLine } from '../work/weighedLine';
 
+/** What was put on the scale at once, and the lot it was from where that was said. */
+export interface WeighedPart {
+  massG: number;
+  lotId: string | null;
+}
+
 /** When a task was over, and what was weighed for it: nothing of what was left out. */
 export interface Done {
   at: string;
   massG: number | null;
+  /** What makes up the mass, each from its lot. */
+  parts: readonly WeighedPart[];
+  note: string;
+  /** How it stood before more was added or it was corrected; null at first. */
+  before: Done | null;
 }
 
 /** Whether a task may be left out: the weighing of an optional dose. */
@@ -41,7 +52,8 @@ export function emptied(tasks: readonly ScheduledTask[], done: ReadonlyMap<strin
     if (task.kind !== 'stir-in' && task.kind !== 'lay') continue;
     const own = task.needs.filter((id) => weighings.has(id)).map((id) => done.get(id));
     const last = own.at(-1);
-    if (last && own.every((each) => each?.massG === 0)) over.set(task.id, { at: last.at, massG: null });
+    if (last && own.every((each) => each?.massG === 0))
+      over.set(task.id, { at: last.at, massG: null, parts: [], note: '', before: null });
   }
   return over;
 }

@@ -17,6 +17,10 @@ export interface LoggedWeight {
   /** Planned, brought to the base that was in the jug. */
   targetG: number;
   actualG: number;
+  /** What was ticked at first, where more was added or it was corrected; else null. */
+  tickedG: number | null;
+  /** Why it was left as it is. */
+  note: string;
   /** An optional dose that did not go in. */
   isLeftOut: boolean;
   /** (actual − target) / target; for a base, against the plan. */
@@ -65,6 +69,8 @@ export function logEntry(run: Run): LogEntry {
         plannedG,
         targetG,
         actualG,
+        tickedG: task.tickedG,
+        note: task.note,
         isLeftOut: task.isLeftOut,
         deviation: targetG === 0 ? 0 : (actualG - targetG) / targetG,
       },

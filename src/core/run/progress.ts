@@ -3,7 +3,14 @@ import { fail, ok, type Result } from '../result';
 import type { ScheduledTask } from '../schedule/scheduledTask';
 import { isWait, type TaskKind } from '../work/task';
 import { pourTaskId } from '../work/tasksOf';
-import { type Done, emptied, mayBeLeftOut, weighingsOfDose, withoutLeftOut } from './leftOut';
+import {
+  type Done,
+  emptied,
+  mayBeLeftOut,
+  type WeighedPart,
+  weighingsOfDose,
+  withoutLeftOut,
+} from './leftOut';
 import type { Fill, RecordedEvent, RunEvent, RunSoFar, Verdict } from './run';
 
 /** A task and where it stands. */
@@ -15,6 +22,12 @@ export type TaskState = ScheduledTask & {
   plannedG: number | null;
   targetG: number | null;
   actualG: number | null;
+  /** What makes up `actualG`, each from its lot. */
+  parts: readonly WeighedPart[];
+  /** What was ticked at first, where more was added or it was corrected since; else null. */
+  tickedG: number | null;
+  /** Why it was left as it is. */
+  note: string;
   /** It was left out, or has nothing left to stir in or to lay. */
   isLeftOut: boolean;
 };
@@ -66,6 +79,7 @@ export type RunFault =
   | { code: 'needs-first'; taskId: string; needs: string[] }
   | { code: 'not-done-yet'; taskId: string }
   | { code: 'already-done'; taskId: string }
+  | { code: 'already-poured'; taskId: string }
   | { code: 'tasks-are-open'; open: number };
 
 /** A run is finished once its bars are out of their molds; these may come after it. */
@@ -86,23 +100,29 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   for (const { occurredAt: at, event } of events) {
     switch (event.kind) {
       case 'weighed':
-        done.set(event.taskId, { at, massG: event.massG });
+        done.set(event.taskId, {
+          at,
+          massG: event.massG,
+          parts: [partOf(event)],
+          note: event.note ?? '',
+          before: null,
+        });
         break;
+      case 'added':
+      case 'corrected': {
+        const before = done.get(event.taskId);
+        if (before) done.set(event.taskId, changed(before, event));
+        break;
+      }
       case 'done':
-        done.set(event.taskId, { at, massG: null });
+        done.set(event.taskId, { at, massG: null, parts: [], note: '', before: null });
         break;
       case 'left-out':
         for (const id of weighingsOfDose(snapshot.tasks, snapshot.sheet, event.taskId))
-          if (!done.has(id)) done.set(id, { at, massG: 0 });
+          if (!done.has(id)) done.set(id, { at, massG: 0, parts: [], note: '', before: null });
         break;
       case 'undone':
-        if (done.get(event.taskId)?.massG === 0) {
-          for (const id of weighingsOfDose(snapshot.tasks, snapshot.sheet, event.taskId))
-            if (done.get(id)?.massG === 0) done.delete(id);
-          break;
-        }
-        // A weighing that was asked for besides goes away with its undoing, once nothing is weighed for it.
-        if (!done.delete(event.taskId)) removeExtra(extra, event.taskId);
+        takeBack(event.taskId, snapshot, done, extra);
         break;
       case 'touched':
         touches.push({ taskId: event.taskId, at, carries: event.carries });
@@ -145,6 +165,9 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
       ...withoutLeftOut(task, all, done),
       doneAt: record?.at ?? null,
       actualG: record?.massG ?? null,
+      parts: record?.parts ?? [],
+      tickedG: tickedAs(record),
+      note: record?.note ?? '',
       isLeftOut: record?.massG === 0 || (!done.has(task.id) && empty.has(task.id)),
       unmet: [...new Set(unmet(task.needs))],
       ...weightsOf(task, bases),
@@ -154,6 +177,39 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));
   const inHand = open.length === 0 ? null : (toDo.find((task) => task.unmet.length === 0) ?? null);
   return { tasks, inHand, touches, readings, ended };
+}
+
+/** What was weighed, with what was said of it later; the moment stays that of its tick. */
+function changed(before: Done, event: Extract<RunEvent, { kind: 'added' | 'corrected' }>): Done {
+  return event.kind === 'added'
+    ? { ...before, massG: (before.massG ?? 0) + event.massG, parts: [...before.parts, partOf(event)], before }
+    : { ...before, massG: event.massG, parts: [partOf(event)], note: event.note ?? before.note, before };
+}
+
+function partOf({ massG, lotId }: { massG: number; lotId?: string | undefined }): WeighedPart {
+  return { massG, lotId: lotId ?? null };
+}
+
+function tickedAs(record: Done | undefined): number | null {
+  let first = record?.before ?? null;
+  while (first?.before) first = first.before;
+  return first?.massG ?? null;
+}
+
+/** Takes back the last that was said of a task. */
+function takeBack(
+  taskId: string,
+  { tasks, sheet }: RunSoFar['snapshot'],
+  done: Map<string, Done>,
+  extra: ExtraBase[],
+): void {
+  const last = done.get(taskId);
+  if (last?.before) done.set(taskId, last.before);
+  else if (last?.massG === 0) {
+    for (const id of weighingsOfDose(tasks, sheet, taskId)) if (done.get(id)?.massG === 0) done.delete(id);
+  }
+  // A weighing that was asked for besides goes away with its undoing, once nothing is weighed for it.
+  else if (!done.delete(taskId)) removeExtra(extra, taskId);
 }
 
 function removeLast(of: { taskId: string }[], taskId: string): void {
@@ -282,6 +338,7 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
     return (isDone && !isEmptied(task)) || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
   if (event.kind === 'touched' || event.kind === 'measured' || event.kind === 'forgotten')
     return checkSeen(event, task, tasks, { touches, readings });
+  if (event.kind === 'added' || event.kind === 'corrected') return checkChange(event, task, tasks);
   if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
   const weighs = task.plannedG !== null;
   if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });
@@ -291,6 +348,32 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   if (isDone) return fail({ code: 'already-done', taskId });
   if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });
   return ok(event);
+}
+
+/** Only what was weighed is added to or corrected, and added to only while it is not in a mold. */
+function checkChange(
+  event: Extract<RunEvent, { kind: 'added' | 'corrected' }>,
+  task: TaskState,
+  tasks: readonly TaskState[],
+): Result<RunEvent, RunFault> {
+  const { taskId } = event;
+  if (task.plannedG === null || (event.kind === 'added' && task.kind !== 'weigh-dose'))
+    return fail({ code: 'not-a-weighing', taskId });
+  if (task.doneAt === null || task.isLeftOut) return fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'added' && isInMold(task, tasks)) return fail({ code: 'already-poured', taskId });
+  return ok(event);
+}
+
+/** True once what was weighed for a dose is laid or poured. */
+export function isInMold(task: TaskState, tasks: readonly TaskState[]): boolean {
+  return tasks.some(
+    (each) =>
+      each.doneAt !== null &&
+      (each.kind === 'pour' || (each.kind === 'lay' && each.needs.includes(task.id))) &&
+      each.round === task.round &&
+      each.load === task.load &&
+      each.pourIndexes.some((index) => task.pourIndexes.includes(index)),
+  );
 }
 
 /** What is touched has been poured, what is read has been melted. */

@@ -9,6 +9,7 @@ const taskId = z.string().min(1).max(80);
 const massG = z.number().positive().max(1e6);
 const tempC = z.number().min(-30).max(150);
 const id = z.string().min(1).max(64);
+const reason = z.string().max(500);
 
 /** What happens at the bench. Events are only ever added; a mistake is answered by an `undone`. */
 export const runEventSchema = z.discriminatedUnion('kind', [
@@ -16,8 +17,20 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('weighed'),
     taskId,
     massG,
-    /** The lot it came from, where that was said at the scale. */
+    /** The lot it came from, where that was said at the scale; else the first to expire. */
     lotId: id.optional(),
+    /** Why it stays as it is, where that was said. */
+    note: reason.optional(),
+  }),
+  /** More of a dose went in after it was weighed, before its jug was poured; `massG` is what came to it. */
+  z.strictObject({ kind: z.literal('added'), taskId, massG, lotId: id.optional() }),
+  /** A weighing was another than it was ticked as: all of it, and the lot it was from. */
+  z.strictObject({
+    kind: z.literal('corrected'),
+    taskId,
+    massG,
+    lotId: id.optional(),
+    note: reason.optional(),
   }),
   z.strictObject({
     kind: z.literal('done'),
@@ -29,6 +42,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('left-out'), taskId }),
   /** More base for a jug, beyond what was planned: a weighing of its own, which brings a dose that is over to its limit. */
   z.strictObject({ kind: z.literal('topped-up'), taskId, massG }),
+  /** The last that was said of a task counts no longer: what was added or corrected, else its tick. */
   z.strictObject({ kind: z.literal('undone'), taskId }),
   /** A layer was touched while its skin forms; the task is that wait. */
   z.strictObject({ kind: z.literal('touched'), taskId, carries: z.boolean() }),
@@ -41,7 +55,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     verdict: z.enum(VERDICTS),
     goodPieces: z.int().min(0).max(1_000_000),
     note: z.string().max(4000),
-    /** The lots that stood on the bench; for the others, the first to expire is taken. */
+    /** The lots of what was not taken when it was weighed; for the others, the first to expire is taken. */
     lots: z
       .array(z.strictObject({ materialId: id, lotId: id }))
       .max(200)
@@ -51,7 +65,12 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     /** Left out where nobody looked. */
     fill: z.enum(FILLS).optional(),
   }),
-  z.strictObject({ kind: z.literal('abandoned'), note: z.string().max(4000) }),
+  z.strictObject({
+    kind: z.literal('abandoned'),
+    note: z.string().max(4000),
+    /** What was weighed goes back onto the shelf. */
+    isPutBack: z.boolean().optional(),
+  }),
 ]);
 
 /** Who and what an event comes from, as far as it is known. */

@@ -1,3 +1,4 @@
+import type { Sheet } from '../plan/sheet';
 import { type Need, needOfEmbed } from '../stock/need';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
@@ -13,6 +14,13 @@ export function usedMaterials(run: RunSoFar): Used[] {
   return summed(
     done.filter(({ isLeftOut }) => !isLeftOut).flatMap((task) => needsOfTask(run, task, task.actualG)),
   );
+}
+
+/** What one task of a run has taken; nothing while it is open or was left out. */
+export function usedByTask(run: RunSoFar, taskId: string): Used[] {
+  const task = progress(run).tasks.find(({ id }) => id === taskId);
+  if (!task || task.doneAt === null || task.isLeftOut) return [];
+  return needsOfTask(run, task, task.actualG);
 }
 
 /** What the open tasks of a run will still take. */
@@ -34,9 +42,19 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
         const share = embed.perPiece === null ? ofAll : cavities / whole.cavities;
         return needOfEmbed({ ...embed, massG: embed.massG * share }, cavities) ?? [];
       });
-  if (massG === null) return [];
-  const { id, name } = weighedLine(sheet, task)?.material ?? pour.base;
-  return [{ materialId: id, name, amount: massG, isCounted: false }];
+  const of = massG === null ? null : weighedMaterial(sheet, task);
+  return of === null || massG === null
+    ? []
+    : [{ materialId: of.id, name: of.name, amount: massG, isCounted: false }];
+}
+
+/** What a task weighs; null where it weighs nothing. */
+export function weighedMaterial(
+  sheet: Pick<Sheet, 'pours'>,
+  task: TaskState,
+): { id: string; name: string } | null {
+  if (task.plannedG === null) return null;
+  return weighedLine(sheet, task)?.material ?? sheet.pours[task.pourIndexes[0] ?? -1]?.base ?? null;
 }
 
 function summed(needs: readonly Need[]): Need[] {

@@ -2,7 +2,7 @@ import type { z } from '../zod';
 import type { stockEntrySchema } from './stockSchema';
 
 /** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */
-export const ENTRY_KINDS = ['bought', 'used', 'correction', 'count'] as const;
+export const ENTRY_KINDS = ['bought', 'used', 'returned', 'correction', 'count'] as const;
 
 /** What an entry may belong to. */
 export const ENTRY_OWNERS = ['run', 'order', 'count'] as const;

@@ -9,6 +9,13 @@ export const stockEntrySchema = z.strictObject({
   /** Grams or pieces that came; below zero, that went. */
   change: z.number(),
   /** What changed it; null for what was entered by hand. */
-  owner: z.strictObject({ kind: z.enum(ENTRY_OWNERS), id: z.string() }).nullable(),
+  owner: z
+    .strictObject({
+      kind: z.enum(ENTRY_OWNERS),
+      id: z.string(),
+      /** The task of a run that took it; left out where the run took it as a whole. */
+      taskId: z.string().optional(),
+    })
+    .nullable(),
   note: z.string().max(2000),
 });

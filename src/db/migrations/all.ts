@@ -11,6 +11,7 @@ import { jugsAndScales } from './0009_jugs_and_scales';
 import { plansByChange } from './0010_plans_by_change';
 import { putAway } from './0011_put_away';
 import { recordVersions } from './0012_record_versions';
+import { tasksOfEntries } from './0013_tasks_of_entries';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -26,4 +27,5 @@ export const MIGRATIONS: readonly Migration[] = [
   plansByChange,
   putAway,
   recordVersions,
+  tasksOfEntries,
 ];

@@ -5,7 +5,7 @@ import { overLimits } from '../../core/run/overLimits';
 import { baseTaskId, progress, rescaled } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { typedWeight } from '../../core/run/typedWeight';
-import type { StockByMaterial } from '../../core/stock/fromShelf';
+import type { RunStock } from '../../core/stock/runStock';
 import { useShowing, withShowing } from '../shared/showing';
 import { Away } from './Away';
 import { EndedRun } from './EndedRun';
@@ -14,6 +14,7 @@ import { ScaleDrawer } from './OnTheScale';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
 import { useAccepted } from './useAccepted';
+import { useLots } from './useLots';
 import { useOnward } from './useOnward';
 import { usePedal } from './usePedal';
 import { useRun } from './useRun';
@@ -23,8 +24,7 @@ import { Waits } from './Waits';
 
 interface Props {
   start: Run;
-  /** Lots that may stand on the bench, by material. */
-  stock: StockByMaterial;
+  stock: RunStock;
 }
 
 /** One task at a time, legible at two metres. */
@@ -34,6 +34,7 @@ function Bench({ start, stock }: Props) {
   const so = useMemo(() => progress(run), [run]);
   const { tasks, inHand, ended, touches, readings } = so;
   const seen = useOnward(run, so);
+  const lots = useLots(run, tasks, stock, waiting);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;
   const [typed, setTyped] = useKeptText(`tallow.weight.${run.id}.${task?.id ?? 'end'}`);
@@ -79,9 +80,11 @@ function Bench({ start, stock }: Props) {
     }
   }
 
-  useAccepted(task, scale, typed === '' && over.length === 0, (massG) =>
-    task ? send({ kind: 'weighed', taskId: task.id, massG }) : undefined,
-  );
+  const ofTask = lots.ofTask(task);
+  useAccepted(task, scale, typed === '' && over.length === 0, (massG) => {
+    const lotId = ofTask.lot ? { lotId: ofTask.lot.id } : {};
+    if (task) void send({ kind: 'weighed', taskId: task.id, massG, ...lotId });
+  });
 
   if (ended) return <EndedRun run={run} ended={ended} away={away} waiting={waiting} />;
 
@@ -92,7 +95,7 @@ function Bench({ start, stock }: Props) {
         tasks={shown}
         at={task?.id ?? null}
         onLook={(id) => setLookedAt(id === inHand?.id ? null : id)}
-        onGiveUp={() => record({ kind: 'abandoned', note: '' })}
+        onGiveUp={(isPutBack) => record({ kind: 'abandoned', note: '', ...(isPutBack ? { isPutBack } : {}) })}
       />
       <div className="flex min-h-0 flex-col gap-2">
         <Away away={away} waiting={waiting} />
@@ -111,6 +114,7 @@ function Bench({ start, stock }: Props) {
             rules={rules}
             seen={seen}
             scale={scale}
+            lots={ofTask}
             touches={touches}
             readings={readings}
             sending={sending && typed === ''}
@@ -121,10 +125,11 @@ function Bench({ start, stock }: Props) {
             onType={setTyped}
             onTick={send}
             onUndo={() => send({ kind: 'undone', taskId: task.id })}
+            onLook={setLookedAt}
             onBack={lookedAt === null ? null : () => setLookedAt(null)}
           />
         ) : (
-          <FinishForm run={run} stock={stock} sending={sending} onFinish={record} />
+          <FinishForm run={run} stock={lots.stock} sending={sending} onFinish={record} />
         )}
         {scale.isDrawerOpen && <ScaleDrawer scale={scale} targetG={task?.targetG ?? null} />}
         <Waits

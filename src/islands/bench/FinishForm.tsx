@@ -4,7 +4,7 @@ import type { Fill, Run, RunEvent, Verdict } from '../../core/run/run';
 import { FILLS, VERDICTS } from '../../core/run/run';
 import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
 import { weighedG } from '../../core/run/weighedG';
-import type { StockByMaterial } from '../../core/stock/fromShelf';
+import type { RunStock } from '../../core/stock/runStock';
 import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showMass } from '../../core/units/showQuantity';
@@ -19,7 +19,7 @@ import { OffTheShelf } from './OffTheShelf';
 
 interface Props {
   run: Run;
-  stock: StockByMaterial;
+  stock: RunStock;
   sending: boolean;
   onFinish(event: RunEvent): void;
 }

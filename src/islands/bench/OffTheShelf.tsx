@@ -1,33 +1,40 @@
 import type { Run } from '../../core/run/run';
 import { usedMaterials } from '../../core/run/usedMaterials';
-import type { StockByMaterial } from '../../core/stock/fromShelf';
+import type { RunStock } from '../../core/stock/runStock';
 import { firstExpiredFirst, takeFromLots } from '../../core/stock/stock';
 import { showAmount } from '../../words/en/units/showAmount';
 import { useShowing } from '../shared/showing';
 
 interface Props {
   run: Run;
-  stock: StockByMaterial;
+  stock: RunStock;
   /** The lots that stood on the bench, by material. */
   chosen: ReadonlyMap<string, string>;
   onChoose(materialId: string, lotId: string): void;
 }
 
-/** What leaves the shelf with this run, and from which lots: the first to expire unless another stood there. */
+/** Less is what is left of adding and taking off. */
+const NOTHING = 1e-6;
+
+/** What leaves the shelf with this run beyond what was taken as it was weighed: the first to expire unless another stood there. */
 export function OffTheShelf({ run, stock, chosen, onChoose }: Props) {
   const showing = useShowing();
   const used = usedMaterials(run);
-  const counted = used.filter(({ materialId }) => stock.has(materialId));
-  if (counted.length === 0) return null;
+  const isKnown = ({ materialId }: { materialId: string }) => stock.lots.has(materialId);
+  const counted = used
+    .map((each) => ({ ...each, amount: each.amount - (stock.taken.get(each.materialId) ?? 0) }))
+    .filter((each) => isKnown(each) && each.amount > NOTHING);
+  if (!used.some(isKnown)) return null;
   return (
     <section aria-labelledby="off-the-shelf">
       <h3 id="off-the-shelf" className="text-lg font-semibold">
         Off the shelf
       </h3>
+      {counted.length === 0 && <p>All of it was taken as it was weighed.</p>}
       <ul className="divide-base-300 divide-y">
         {counted.map(({ materialId, name, amount, isCounted }) => {
           const show = (of: number) => showAmount(of, isCounted, showing);
-          const lots = stock.get(materialId) ?? [];
+          const lots = stock.lots.get(materialId) ?? [];
           const { takings, beyondBook } = takeFromLots(lots, amount, chosen.get(materialId));
           const numbers = takings.map(({ lotId, amount: taken }) => {
             const number = lots.find(({ id }) => id === lotId)?.number;
@@ -63,11 +70,11 @@ export function OffTheShelf({ run, stock, chosen, onChoose }: Props) {
           );
         })}
       </ul>
-      {counted.length < used.length && (
+      {!used.every(isKnown) && (
         <p className="quiet text-sm">
           Without lots, and so not counted:{' '}
           {used
-            .filter((each) => !counted.includes(each))
+            .filter((each) => !isKnown(each))
             .map(({ name }) => name)
             .join(', ')}
           .

@@ -1,11 +1,11 @@
-import { isEmptied } from '../../core/run/progress';
+import { moreOfDoses } from '../../core/run/moreOfDoses';
+import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
-import { weighedLine } from '../../core/work/weighedLine';
-import { showAmountOut } from '../../words/en/units/showCount';
 import { taskName } from '../../words/en/work/taskName';
 import { taskSentence } from '../../words/en/work/taskSentence';
 import { useShowing } from '../shared/showing';
-import { Cautions, NextButton, OverLimits } from './faceParts';
+import { DoneFace } from './DoneFace';
+import { BackButton, Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
 import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
 import { WeighFace } from './WeighFace';
@@ -17,32 +17,6 @@ export function TaskFace(props: FaceProps) {
   if (isWait(task) || task.unmet.length > 0) return <WaitFace {...props} />;
   if (task.targetG === null) return <DoFace {...props} />;
   return <WeighFace {...props} targetG={task.targetG} />;
-}
-
-function DoneFace({ run, task, sending, onUndo, onBack }: FaceProps) {
-  const showing = useShowing();
-  const counted = weighedLine(run.snapshot.sheet, task)?.counted ?? null;
-  return (
-    <section className="plate flex flex-1 flex-col items-start justify-center gap-4 p-8" aria-live="polite">
-      <h2 className="text-3xl font-semibold">
-        {taskName(task, run.snapshot.sheet)} is {task.isLeftOut ? 'left out' : 'ticked'}
-      </h2>
-      {!task.isLeftOut && task.actualG !== null && task.targetG !== null && (
-        <p className="text-xl">
-          {showAmountOut(counted, task.actualG, showing)} {counted ? 'went in' : 'was weighed'};{' '}
-          {showAmountOut(counted, task.targetG, showing)} was aimed at.
-        </p>
-      )}
-      <div className="flex gap-3">
-        {!isEmptied(task) && (
-          <button type="button" className="btn btn-lg btn-secondary" disabled={sending} onClick={onUndo}>
-            {task.isLeftOut ? 'Put it in after all' : 'Undo this tick'}
-          </button>
-        )}
-        <BackButton onBack={onBack} />
-      </div>
-    </section>
-  );
 }
 
 /** What passes by itself, or can't be done yet. */
@@ -71,16 +45,6 @@ function WaitFace(props: FaceProps) {
   );
 }
 
-function BackButton({ onBack }: Pick<FaceProps, 'onBack'>) {
-  return (
-    onBack && (
-      <button type="button" className="btn btn-lg btn-primary" onClick={onBack}>
-        Back to the task in hand
-      </button>
-    )
-  );
-}
-
 function DoFace(props: FaceProps) {
   const { run, task, rules, sending, cautions, onTick, onBack } = props;
   const showing = useShowing();
@@ -93,6 +57,7 @@ function DoFace(props: FaceProps) {
         {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
+        <MoreOfDoses {...props} />
       </div>
       <NextButton
         sending={sending}
@@ -106,5 +71,27 @@ function DoFace(props: FaceProps) {
         </button>
       )}
     </section>
+  );
+}
+
+/** Before it is poured: what its jug may still get more of. */
+function MoreOfDoses({ run, task, tasks, onLook }: FaceProps) {
+  const showing = useShowing();
+  const { sheet } = run.snapshot;
+  if (task.kind !== 'stir-in' && task.kind !== 'pour') return null;
+  const more = moreOfDoses(task, tasks, sheet);
+  if (more.length === 0) return null;
+  return (
+    <ul className="my-2 flex flex-wrap gap-3" aria-label="More of a dose">
+      {more.map(({ task: dose, shortG }) => (
+        <li key={dose.id}>
+          <button type="button" className="btn btn-secondary btn-lg" onClick={() => onLook(dose.id)}>
+            {shortG === null
+              ? `Too pale? More of ${taskName(dose, sheet)}`
+              : `${showMass(shortG, showing)} more of ${taskName(dose, sheet)}`}
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -1,5 +1,5 @@
 import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import type { CountedOut } from '../../core/units/counting';
@@ -19,12 +19,12 @@ interface Props {
   /** The task that is shown; null at the end. */
   at: string | null;
   onLook(taskId: string): void;
-  onGiveUp(): void;
+  /** @param isPutBack what was weighed was not, and goes back onto the shelf */
+  onGiveUp(isPutBack: boolean): void;
 }
 
 /** Tasks done and to come, round by round, each with the weight that is aimed at now. */
 export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
-  const sure = useRef<HTMLDialogElement>(null);
   const list = useRef<HTMLDivElement>(null);
   const { sheet } = run.snapshot;
   const rounds = [...new Set(tasks.map(({ round }) => round))].sort((a, b) => a - b);
@@ -61,6 +61,17 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
           </section>
         ))}
       </div>
+      <GiveUp onGiveUp={onGiveUp} />
+    </nav>
+  );
+}
+
+/** Asks before a run leaves the bench for good, and what becomes of what it took off the shelf. */
+function GiveUp({ onGiveUp }: Pick<Props, 'onGiveUp'>) {
+  const sure = useRef<HTMLDialogElement>(null);
+  const [isPutBack, setPutBack] = useState(false);
+  return (
+    <>
       <button
         type="button"
         className="btn btn-ghost btn-sm min-h-11"
@@ -74,19 +85,29 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
             Give this run up?
           </h2>
           <p className="my-3">
-            It leaves the bench and does not go into the Logbook. What was weighed stays on record.
+            It leaves the bench and does not go into the Logbook. What was weighed stays on record, and is off
+            the shelf.
           </p>
+          <label className="flex min-h-12 items-center gap-3">
+            <input
+              type="checkbox"
+              className="checkbox"
+              checked={isPutBack}
+              onChange={({ target }) => setPutBack(target.checked)}
+            />
+            It was not really weighed: put it back onto the shelf
+          </label>
           <form method="dialog" className="modal-action">
             <button type="submit" className="btn btn-primary">
               Keep on
             </button>
-            <button type="submit" className="btn btn-error btn-outline" onClick={onGiveUp}>
+            <button type="submit" className="btn btn-error btn-outline" onClick={() => onGiveUp(isPutBack)}>
               Give it up
             </button>
           </form>
         </div>
       </dialog>
-    </nav>
+    </>
   );
 }
 

@@ -1,8 +1,8 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import type { ReactNode } from 'react';
 import type { Sheet, SheetLine } from '../../core/plan/sheet';
 import { jugsOf, meltedBeyond } from '../../core/pours/jugsOf';
 import type { TaskState } from '../../core/run/progress';
-import { typedWeight } from '../../core/run/typedWeight';
+import { weighedMaterial } from '../../core/run/usedMaterials';
 import type { CountedOut } from '../../core/units/counting';
 import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { weighedLine } from '../../core/work/weighedLine';
@@ -12,32 +12,22 @@ import { byEyeLimit } from '../../words/en/work/byEyeWords';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
 import { DeviationBand } from './DeviationBand';
-import { Cautions, NextButton, OverLimits } from './faceParts';
+import { Cautions, NextButton } from './faceParts';
 import type { FaceProps } from './faceProps';
 import { Keypad } from './Keypad';
+import { LotChoice } from './LotChoice';
 import { OnTheScale } from './OnTheScale';
+import { TooMuch } from './TooMuch';
+import { useWeighing, type Weighing } from './useWeighing';
 
 /** Something that is weighed or counted out: the figure that is aimed at, and the one that came. */
 export function WeighFace(props: FaceProps & { targetG: number }) {
-  const { run, task, typed, sending, targetG, cautions, scale, onType, onTick, onBack } = props;
+  const { run, task, typed, sending, targetG, cautions, lots, onType, onTick, onBack } = props;
   const showing = useShowing();
-  const input = useRef<HTMLInputElement>(null);
-  const [asked, setAsked] = useState(false);
-  useEffect(() => input.current?.focus(), []);
+  const weighing = useWeighing(props);
   const { sheet } = run.snapshot;
   const line = weighedLine(sheet, task);
   const counted = line?.counted ? countParts(line.counted, targetG, showing) : null;
-  const parsed = typedWeight(typed, task, sheet, showing.system);
-  // What is typed goes before what the scale shows.
-  const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
-  const weighedG = typed.trim() === '' ? shownG : parsed.success && parsed.data > 0 ? parsed.data : null;
-  const isBad = (asked || typed.trim() !== '') && weighedG === null;
-
-  function tick() {
-    setAsked(true);
-    if (weighedG === null) input.current?.focus();
-    else onTick({ kind: 'weighed', taskId: task.id, massG: weighedG });
-  }
 
   return (
     <section className="plate grid min-h-0 flex-1 grid-rows-[1fr_auto] gap-x-6 p-5 md:grid-cols-[1fr_auto]">
@@ -49,61 +39,23 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
           {line && <span className="quiet block text-lg font-normal">{plannedAs(line)}</span>}
         </h2>
         <TargetFigure massG={targetG} counted={counted} />
-        <Explained task={task} sheet={sheet} line={line} targetG={targetG} />
+        <LotChoice
+          of={lots}
+          name={weighedMaterial(sheet, task)?.name ?? ''}
+          targetG={targetG}
+          day={new Date().toISOString().slice(0, 10)}
+        />
+        {weighing.weighedG === null && <Explained task={task} sheet={sheet} line={line} targetG={targetG} />}
         <Cautions cautions={cautions} />
-        <OverLimits {...props} />
-        <div className="mt-auto">
-          <div className="flex flex-wrap items-end gap-x-6">
-            <OnTheScale scale={scale} />
-            <div>
-              <label htmlFor="on-the-scale" className="text-lg font-semibold">
-                {counted ? 'Counted out' : scale.watch ? 'Or typed' : 'On the scale'}
-              </label>
-              <div className="flex items-center gap-3">
-                <input
-                  id="on-the-scale"
-                  ref={input}
-                  className={`input font-mono ${scale.watch ? 'h-14 w-32 text-2xl' : 'h-18 w-56 text-4xl'} ${isBad ? 'input-error' : ''}`}
-                  inputMode="decimal"
-                  autoComplete="off"
-                  value={typed}
-                  aria-invalid={isBad}
-                  aria-describedby="scale-says"
-                  onChange={({ target }) => onType(target.value)}
-                  onKeyDown={(event) => {
-                    if (event.key === 'Enter' || (event.key === ' ' && weighedG !== null)) {
-                      event.preventDefault();
-                      tick();
-                    }
-                  }}
-                />
-                <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
-                {counted && <CountKeys planned={counted.figure} typed={typed} onType={onType} />}
-              </div>
-            </div>
-          </div>
-          <p id="scale-says" className={`min-h-8 text-lg ${isBad ? 'text-error' : ''}`} aria-live="polite">
-            {weighedG !== null
-              ? deviationText(weighedG, targetG, line?.counted ?? null, showing)
-              : isBad
-                ? !parsed.success
-                  ? explainQuantityFault(parsed.error, ['mass'])
-                  : counted
-                    ? 'Nothing counted yet: write how many went in.'
-                    : 'Nothing on the scale yet: write the weight that it shows.'
-                : counted
-                  ? `Or its weight, such as ${showMass(targetG, showing)}.`
-                  : ''}
-          </p>
-          <DeviationBand weighedG={weighedG} targetG={targetG} />
-        </div>
+        <TooMuch {...props} weighing={weighing} />
+        <WhatCame {...props} weighing={weighing} line={line} counted={counted} />
       </div>
       <div className="w-64 max-md:w-full">
         <Keypad onKey={(key) => onType(key === 'back' ? typed.slice(0, -1) : `${typed}${key}`)} />
       </div>
       <div className="md:col-span-2">
-        <NextButton sending={sending} onPress={tick}>
-          Tick
+        <NextButton sending={sending} onPress={weighing.tick}>
+          {weighing.why === null ? 'Tick' : 'Leave it as it is'}
         </NextButton>
         {line?.isOptional && (
           <button
@@ -122,6 +74,73 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
         )}
       </div>
     </section>
+  );
+}
+
+interface CameProps {
+  targetG: number;
+  weighing: Weighing;
+  line: SheetLine | undefined;
+  counted: { figure: string; unit: string } | null;
+}
+
+/** What came: on a scale that is followed, or typed. */
+function WhatCame({
+  scale,
+  typed,
+  targetG,
+  weighing: { input, parsed, weighedG, isBad, tick },
+  line,
+  counted,
+  onType,
+}: FaceProps & CameProps) {
+  const showing = useShowing();
+  return (
+    <div className="mt-auto">
+      <div className="flex flex-wrap items-end gap-x-6">
+        <OnTheScale scale={scale} />
+        <div>
+          <label htmlFor="on-the-scale" className="text-lg font-semibold">
+            {counted ? 'Counted out' : scale.watch ? 'Or typed' : 'On the scale'}
+          </label>
+          <div className="flex items-center gap-3">
+            <input
+              id="on-the-scale"
+              ref={input}
+              className={`input font-mono ${scale.watch ? 'h-14 w-32 text-2xl' : 'h-18 w-56 text-4xl'} ${isBad ? 'input-error' : ''}`}
+              inputMode="decimal"
+              autoComplete="off"
+              value={typed}
+              aria-invalid={isBad}
+              aria-describedby="scale-says"
+              onChange={({ target }) => onType(target.value)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || (event.key === ' ' && weighedG !== null)) {
+                  event.preventDefault();
+                  tick();
+                }
+              }}
+            />
+            <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
+            {counted && <CountKeys planned={counted.figure} typed={typed} onType={onType} />}
+          </div>
+        </div>
+      </div>
+      <p id="scale-says" className={`min-h-8 text-lg ${isBad ? 'text-error' : ''}`} aria-live="polite">
+        {weighedG !== null
+          ? deviationText(weighedG, targetG, line?.counted ?? null, showing)
+          : isBad
+            ? !parsed.success
+              ? explainQuantityFault(parsed.error, ['mass'])
+              : counted
+                ? 'Nothing counted yet: write how many went in.'
+                : 'Nothing on the scale yet: write the weight that it shows.'
+            : counted
+              ? `Or its weight, such as ${showMass(targetG, showing)}.`
+              : ''}
+      </p>
+      <DeviationBand weighedG={weighedG} targetG={targetG} />
+    </div>
   );
 }
 

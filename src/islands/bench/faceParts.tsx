@@ -41,6 +41,16 @@ export function OverLimits({ over, sending, tasks, onTick }: FaceProps) {
   });
 }
 
+export function BackButton({ onBack }: Pick<FaceProps, 'onBack'>) {
+  return (
+    onBack && (
+      <button type="button" className="btn btn-lg btn-primary" onClick={onBack}>
+        Back to the task in hand
+      </button>
+    )
+  );
+}
+
 /** The one thing to press. */
 export function NextButton({
   sending,

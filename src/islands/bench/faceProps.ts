@@ -3,6 +3,7 @@ import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { OverLimit } from '../../core/run/overLimits';
 import type { JugReading, TaskState, Touch } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import type { LotsOfTask } from './useLots';
 import type { OnwardNow } from './useOnward';
 import type { LiveScale } from './useScale';
 
@@ -16,6 +17,8 @@ export interface FaceProps {
   /** The rest of the run by the clock. */
   seen: OnwardNow;
   scale: LiveScale;
+  /** The lots of what it weighs. */
+  lots: LotsOfTask;
   touches: readonly Touch[];
   readings: readonly JugReading[];
   rules: HouseRules;
@@ -27,6 +30,8 @@ export interface FaceProps {
   onType(text: string): void;
   onTick(event: RunEvent): void;
   onUndo(): void;
+  /** Turns to another task. */
+  onLook(taskId: string): void;
   /** Back to the task in hand; null when this is it. */
   onBack: (() => void) | null;
 }

@@ -9,6 +9,8 @@ export function explainRunFault(fault: RunFault): string {
       return `There is no task “${fault.taskId}” in this run.`;
     case 'already-done':
       return 'This task has been ticked already, perhaps on another screen. Undo it first to weigh again.';
+    case 'already-poured':
+      return 'Its jug is poured already, so nothing more goes in. Correct the weight instead, if it was another.';
     case 'not-a-weighing':
       return 'Nothing is weighed in this task. Tick it without a weight.';
     case 'needs-a-weight':

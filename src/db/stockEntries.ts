@@ -1,0 +1,71 @@
+import type Database from 'better-sqlite3';
+import type { EntryOwner, StockEntry } from '../core/stock/stock';
+
+interface EntryRow {
+  id: string;
+  lot_id: string;
+  at: string;
+  kind: StockEntry['kind'];
+  change: number;
+  owner_kind: EntryOwner['kind'] | null;
+  owner_id: string | null;
+  task_id: string | null;
+  note: string;
+}
+
+const ENTRY = 'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, task_id, note FROM stock_entries';
+
+/** The entries that explain what is left of a lot. They are only ever added to. */
+export function entryTable(db: Database.Database) {
+  const addEntry = db.prepare<Record<string, string | number | null>>(
+    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, task_id, note)
+     VALUES (@id, @lotId, @at, @kind, @change, @ownerKind, @ownerId, @taskId, @note)`,
+  );
+  const entriesOfLot = db.prepare<[string], EntryRow>(`${ENTRY} WHERE lot_id = ? ORDER BY place`);
+  const entriesOfRun = db.prepare<[string], EntryRow>(
+    `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
+  );
+  const takenByRun = db.prepare<[string], { item_id: string; taken: number }>(
+    `SELECT lots.item_id, -sum(e.change) AS taken FROM stock_entries e JOIN lots ON lots.id = e.lot_id
+     WHERE e.owner_kind = 'run' AND e.owner_id = ? AND e.kind IN ('used', 'returned') GROUP BY lots.item_id`,
+  );
+  const everyEntry = db.prepare<[], EntryRow>(`${ENTRY} ORDER BY place`);
+  const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
+  const entry = (row: EntryRow): StockEntry => ({
+    id: row.id,
+    lotId: row.lot_id,
+    at: row.at,
+    kind: row.kind,
+    change: row.change,
+    owner:
+      row.owner_kind === null || row.owner_id === null
+        ? null
+        : {
+            kind: row.owner_kind,
+            id: row.owner_id,
+            ...(row.task_id === null ? {} : { taskId: row.task_id }),
+          },
+    note: row.note,
+  });
+  return {
+    addEntry({ owner, ...entry }: StockEntry): void {
+      addEntry.run({
+        ...entry,
+        ownerKind: owner?.kind ?? null,
+        ownerId: owner?.id ?? null,
+        taskId: owner?.taskId ?? null,
+      });
+    },
+    entry(id: string): StockEntry | undefined {
+      const row = entryById.get(id);
+      return row && entry(row);
+    },
+    entriesOfLot: (lotId: string): StockEntry[] => entriesOfLot.all(lotId).map(entry),
+    /** All of them, in the order they were made. */
+    everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
+    entriesOfRun: (runId: string): StockEntry[] => entriesOfRun.all(runId).map(entry),
+    /** What a run has taken of each material, what it gave back taken off. */
+    takenByRun: (runId: string): ReadonlyMap<string, number> =>
+      new Map(takenByRun.all(runId).map(({ item_id, taken }) => [item_id, taken])),
+  };
+}

@@ -1,0 +1,177 @@
+import { pourTint } from '../core/colour/pourTint';
+import type { Material } from '../core/materials/material';
+import type { WeighedPart } from '../core/run/leftOut';
+import { progress } from '../core/run/progress';
+import type { Run, RunEvent } from '../core/run/run';
+import { usedByTask, usedMaterials } from '../core/run/usedMaterials';
+import { takeFromLots } from '../core/stock/stock';
+import type { Workshop } from './openWorkshop';
+import { invalidField } from './problem';
+import { addLot } from './stock';
+
+/** What a run takes goes off the shelf as it is weighed, and comes back with what undoes it. */
+
+/** Less is what is left of adding and taking off. */
+const NOTHING = 1e-9;
+
+/**
+ * Brings the stock up to an event that was just added to a run. Call inside the transaction that keeps the event.
+ *
+ * @param run with the event
+ * @throws Problem 422 when a lot is named that is not of its material
+ */
+export function stockFollows(workshop: Workshop, run: Run, event: RunEvent): void {
+  switch (event.kind) {
+    case 'weighed':
+    case 'added': {
+      const [of] = usedByTask(run, event.taskId);
+      if (of) take(workshop, run.id, of.materialId, partOf(event), event.taskId);
+      return;
+    }
+    case 'corrected':
+    case 'undone':
+      giveBack(workshop, run.id, event.taskId);
+      takeParts(workshop, run, event.taskId);
+      return;
+    case 'done':
+      takeParts(workshop, run, event.taskId);
+      return;
+    case 'finished':
+      takeRest(workshop, run, event.lots ?? []);
+      putIntoScrapJar(workshop, run, event.toScrapG ?? 0);
+      return;
+    case 'abandoned':
+      if (event.isPutBack) giveBack(workshop, run.id, null);
+  }
+}
+
+function partOf({ massG, lotId }: Extract<RunEvent, { kind: 'weighed' | 'added' }>): WeighedPart {
+  return { massG, lotId: lotId ?? null };
+}
+
+/** Takes all that a task has used: each part of a weighing from its lot, pieces from the first to expire. */
+function takeParts(workshop: Workshop, run: Run, taskId: string): void {
+  const used = usedByTask(run, taskId);
+  const { parts = [] } = progress(run).tasks.find(({ id }) => id === taskId) ?? {};
+  for (const { materialId, amount } of used)
+    for (const part of parts.length > 0 ? parts : [{ massG: amount, lotId: null }])
+      take(workshop, run.id, materialId, part, taskId);
+}
+
+/**
+ * What was used and not taken when it was weighed: of runs that were open before stock was taken then.
+ *
+ * @throws Problem 422 when a chosen lot is not of its material
+ */
+function takeRest(
+  workshop: Workshop,
+  run: Run,
+  chosen: readonly { materialId: string; lotId: string }[],
+): void {
+  chosen.forEach(({ materialId, lotId }, index) => {
+    checkLot(workshop, materialId, lotId, `event.lots.${index}.lotId`);
+  });
+  const taken = workshop.lots.takenByRun(run.id);
+  for (const { materialId, amount } of usedMaterials(run)) {
+    const massG = amount - (taken.get(materialId) ?? 0);
+    const lotId = chosen.find((choice) => choice.materialId === materialId)?.lotId ?? null;
+    if (massG > NOTHING) take(workshop, run.id, materialId, { massG, lotId });
+  }
+}
+
+function checkLot({ lots }: Workshop, materialId: string, lotId: string, field: string): void {
+  if (!lots.stockOf(materialId).some(({ id }) => id === lotId))
+    throw invalidField(field, 'is not a lot of that material');
+}
+
+/** From the lot that was said, then the first to expire. A material without lots is not counted by the book. */
+function take(
+  workshop: Workshop,
+  runId: string,
+  materialId: string,
+  { massG, lotId }: WeighedPart,
+  taskId?: string,
+): void {
+  const { lots, now, newId } = workshop;
+  if (lotId !== null) checkLot(workshop, materialId, lotId, 'event.lotId');
+  const { takings, beyondBook } = takeFromLots(lots.stockOf(materialId), massG, lotId ?? undefined);
+  const common = { at: now(), owner: { kind: 'run' as const, id: runId, ...(taskId ? { taskId } : {}) } };
+  if (beyondBook) {
+    const note = 'More was there than the book said';
+    const { amount } = beyondBook;
+    lots.addEntry({
+      ...common,
+      id: newId(),
+      lotId: beyondBook.lotId,
+      kind: 'correction',
+      change: amount,
+      note,
+    });
+  }
+  for (const { lotId: from, amount } of takings)
+    lots.addEntry({ ...common, id: newId(), lotId: from, kind: 'used', change: -amount, note: '' });
+}
+
+/** Gives back what a task has taken, or all of a run, and takes back what was put right for it. */
+function giveBack({ lots, now, newId }: Workshop, runId: string, taskId: string | null): void {
+  const sums = new Map<string, { used: number; corrected: number }>();
+  for (const { lotId, kind, change, owner } of lots.entriesOfRun(runId)) {
+    if (taskId !== null && owner?.taskId !== taskId) continue;
+    const sum = sums.get(lotId) ?? { used: 0, corrected: 0 };
+    if (kind === 'correction') sum.corrected += change;
+    else sum.used -= change;
+    sums.set(lotId, sum);
+  }
+  const common = { at: now(), owner: { kind: 'run' as const, id: runId, ...(taskId ? { taskId } : {}) } };
+  for (const [lotId, { used, corrected }] of sums) {
+    if (used > NOTHING)
+      lots.addEntry({ ...common, id: newId(), lotId, kind: 'returned', change: used, note: '' });
+    if (corrected > NOTHING)
+      lots.addEntry({
+        ...common,
+        id: newId(),
+        lotId,
+        kind: 'correction',
+        change: -corrected,
+        note: 'It was not taken after all',
+      });
+  }
+}
+
+/**
+ * Puts what a run left into the scrap jar: a lot of the scrap that is called after the plan, which comes onto the shelf
+ * with the first of them. Call inside the transaction that ends the run.
+ */
+function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): void {
+  if (!(massG > 0)) return;
+  const { materials, now, newId } = workshop;
+  const { planName, pours } = run.snapshot.sheet;
+  const name = `Scrap of ${planName.replaceAll(';', ',')}`.slice(0, 80);
+  const known = materials.all().find(({ item }) => item.kind === 'scrap' && item.name === name)?.item;
+  const [most] = pours.toSorted((a, b) => b.intoMoldG - a.intoMoldG);
+  const scrap: Material = known ?? {
+    kind: 'scrap',
+    id: newId(),
+    name,
+    note: '',
+    inci: null,
+    origins: null,
+    lowStock: null,
+    archived: false,
+    densityGPerMl: most ? Number((most.jugG / most.jugVolumeMl).toFixed(4)) : null,
+    colour: most ? pourTint(most).hex : null,
+  };
+  if (!known) materials.insert(scrap, now());
+  const day = now().slice(0, 10);
+  addLot(workshop, {
+    item: { kind: 'material', id: scrap.id },
+    number: `Run of ${day}`,
+    boughtOn: day,
+    price: null,
+    discountFraction: 0,
+    amount: massG,
+    bestBefore: null,
+    openedOn: null,
+    note: '',
+  });
+}
