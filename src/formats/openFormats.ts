@@ -4,6 +4,7 @@ import { scaleSchema } from '../core/houseRules/scaleSchema';
 import { materialSchema } from '../core/materials/materialSchema';
 import { moldSchema } from '../core/molds/moldSchema';
 import { planSchema } from '../core/plan/planSchema';
+import { keptPointsSchema } from '../core/run/keptReadingsSchema';
 import { eventSourceSchema, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
 import { lotSchema } from '../core/stock/lotSchema';
@@ -88,6 +89,15 @@ export const OPEN_ROWS = {
     event: runEventSchema,
     shape: count,
   }),
+  /** What instruments showed: tenths of a second from `from_at`, and a figure in g or °C. */
+  run_readings: z.strictObject({
+    run_id: id,
+    instrument: text,
+    quantity: text,
+    from_at: moment,
+    task_id: text.nullable(),
+    points: keptPointsSchema,
+  }),
   put_away: z.strictObject({ kind: text, id, state: z.enum(['archived', 'deleted']), at: moment }),
   /** What records were before, in the shape of their day. */
   record_versions: z.strictObject({
@@ -105,7 +115,7 @@ export type OpenTable = keyof typeof OPEN_ROWS;
 export const OPEN_TABLES = Object.keys(OPEN_ROWS) as OpenTable[];
 
 /** Columns that hold JSON as text in the database, and as JSON in the file. */
-export const JSON_COLUMNS: ReadonlySet<string> = new Set(['record', 'snapshot', 'event', 'source']);
+export const JSON_COLUMNS: ReadonlySet<string> = new Set(['record', 'snapshot', 'event', 'source', 'points']);
 
 /** `stock-entries.jsonl` */
 export const openFileName = (table: OpenTable): string => `${table.replaceAll('_', '-')}.jsonl`;

@@ -1,5 +1,6 @@
 import type { Material } from '../core/materials/material';
 import type { Mold } from '../core/molds/mold';
+import type { KeptReadings } from '../core/run/keptReadings';
 import type { LogEntry } from '../core/run/logEntry';
 import type { Lot } from '../core/stock/lot';
 import type { StockEntry } from '../core/stock/stock';
@@ -71,6 +72,20 @@ export function weightsLines(entries: readonly LogEntry[], style: CsvStyle): str
     ),
     style,
   );
+}
+
+/** A line a reading, in order of time. */
+export function readingsCsv(readings: readonly KeptReadings[], style: CsvStyle): string {
+  const rows = readings.flatMap(({ instrument, quantity, taskId, points }) =>
+    points.map(({ atMs, value }) => [
+      new Date(atMs).toISOString(),
+      instrument,
+      figure(value, 3, style),
+      quantity === 'mass' ? 'g' : '°C',
+      taskId ?? '',
+    ]),
+  );
+  return `\uFEFF${writeCsv(['When', 'Instrument', 'Reading', 'Unit', 'Task'], rows, style)}`;
 }
 
 /** Every entry of the stock, with its lot and its material. */

@@ -18,6 +18,7 @@ import { putAwayTable } from '../db/putAway';
 import { recordReader } from '../db/readRecord';
 import { type RecordTable, recordTable } from '../db/records';
 import { recordVersionTable } from '../db/recordVersions';
+import { runReadingTable } from '../db/runReadings';
 import { runTable } from '../db/runs';
 import { completeMaterial } from '../db/upcasters/material';
 import { completeMold } from '../db/upcasters/mold';
@@ -34,6 +35,8 @@ export interface Workshop {
   plans: ReturnType<typeof planTable>;
   runs: ReturnType<typeof runTable>;
   lots: ReturnType<typeof lotTable>;
+  /** What instruments showed while runs were made. */
+  readings: ReturnType<typeof runReadingTable>;
   jugs: RecordTable<Jug>;
   scales: RecordTable<Scale>;
   /** The choices, as they are saved. */
@@ -86,6 +89,7 @@ export function tablesOf(
     plans: planTable(db, (id) => barsOfMold(molds, id)),
     runs: runTable(db, rules),
     lots: lotTable(db),
+    readings: runReadingTable(db),
     jugs,
     scales,
     houseRules,

@@ -1,4 +1,5 @@
 import type { HeatOnward } from '../core/run/heatOnward';
+import type { JugReading } from '../core/run/progress';
 import type { RunSoFar } from '../core/run/run';
 
 /** What the bench asks of the worker that follows heat. */
@@ -6,6 +7,8 @@ export interface OnwardRequest {
   /** Which question it is; its answer has the same. */
   number: number;
   run: RunSoFar;
+  /** What a thermometer showed of jugs that it stood in, besides what is among the events. */
+  readings: readonly JugReading[];
   nowMs: number;
 }
 

@@ -8,5 +8,13 @@ export type StandInRequest =
   | { kind: 'tare' }
   | { kind: 'plug'; isIn: boolean };
 
-/** What it shows, ten times a second. */
+/** What the drawer of the stand-in thermometer asks for. */
+export type ThermometerRequest =
+  | { kind: 'start'; seed: number; roomC: number }
+  /** Into a jug that is thought to cool so, ms since the epoch; this one does it a little faster or slower. */
+  | { kind: 'jug'; curve: readonly { atMs: number; tempC: number }[] }
+  | { kind: 'out' }
+  | { kind: 'plug'; isIn: boolean };
+
+/** What they show: a scale ten times a second, a thermometer once. */
 export type StandInAnswer = Reading;

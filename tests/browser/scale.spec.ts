@@ -30,7 +30,7 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   const id = crypto.randomUUID();
   expect((await request.post('/api/runs', { data: { id, planId } })).ok()).toBe(true);
   await page.goto(`/bench/${id}`);
-  await page.getByRole('button', { name: 'Scale', exact: true }).click();
+  await page.getByRole('button', { name: 'Scale and thermometer' }).click();
   await page.getByLabel('Which scale').selectOption('stand-in');
   const standIn = page.getByRole('group', { name: 'Stand-in scale' });
   const live = page.getByTestId('live');
@@ -69,6 +69,13 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
     ((await page.locator('[data-task="r1/A/l1/base"]').textContent()) ?? '').match(/[\d.]+(?= g)/)?.[0],
   );
   expect(Math.abs((await weighed())[0].event.massG / target - 1)).toBeLessThan(0.02);
+
+  expect((await weighed())[0].source).toEqual({ instrumentId: 'stand-in scale' });
+  // A stand-in thermometer shows the room while it is in no jug.
+  await page.getByLabel('Which thermometer').selectOption('stand-in');
+  await expect(page.getByTestId('thermometer')).toContainText(/2\d\.\d °C/);
+  await page.getByRole('button', { name: 'Unplug it' }).click();
+  await expect(page.getByTestId('thermometer')).toContainText('nothing read');
 
   // A dose into the same jug: what stood on the scale is taken off.
   await expect(page.locator('[data-next]')).toBeEnabled();

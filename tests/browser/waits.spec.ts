@@ -95,7 +95,7 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   // The jug of A by the model, and then by its thermometer.
   const jug = page.getByTestId('jug').filter({ hasText: 'by the model' });
   await expect(jug).toBeVisible();
-  const thermometer = page.getByLabel('Thermometer');
+  const thermometer = page.getByRole('textbox', { name: 'Thermometer' });
   for (const bad of ['', 'constructor', '-4', '900', '½x']) {
     await thermometer.fill(bad);
     await page.getByRole('button', { name: 'Read', exact: true }).click();
@@ -118,6 +118,24 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   await expect(thermometer).toHaveAttribute('placeholder', '59.3');
   await page.getByRole('button', { name: 'Read', exact: true }).click();
   await expect(page.getByTestId('jug').filter({ hasText: 'when it was read' })).toContainText(/at (?:59|60)/);
+  // Left in the jug, it is read by itself; what it shows is kept with the run, thinned.
+  await page.getByRole('button', { name: 'It stands in this jug' }).click();
+  for (const tempC of [31.5, 58.7, 58.4, 58.3]) {
+    await page.clock.fastForward(2000);
+    await request.post('/api/instruments/probe/readings', { data: { tempC } });
+    await expect(thermometer).toHaveAttribute('placeholder', String(tempC));
+  }
+  const kept = async () => {
+    const readings: { points: { value: number }[] }[] = await (
+      await request.get(`/api/runs/${id}/readings`)
+    ).json();
+    return readings.flatMap(({ points }) => points.map(({ value }) => value));
+  };
+  await page.clock.fastForward(21_000);
+  await expect.poll(kept).toEqual([31.5, 58.7, 58.4]);
+  await expect(page.getByTestId('jug').filter({ hasText: 'when it was read' })).toContainText(/at 5[89]/);
+  await expect(page.getByText('The thermometer is silent')).toBeVisible();
+  await page.getByRole('button', { name: 'Out of the jug' }).click();
   // Too hot for its base is said at once; the reading was a slip, and is taken back.
   const { rings } = await callsOf(page);
   await thermometer.fill('110');
@@ -128,6 +146,12 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   await expect(page.getByRole('alert')).toHaveCount(0);
   const filling = page.getByTestId('filling');
   await expect(filling).toHaveAttribute('data-poured', '0');
+  await page.getByText('What came of it').click();
+  await page.getByLabel('Cavities filled').fill('six');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(filling).toHaveAttribute('data-poured', '0');
+  await page.getByLabel('Cavities filled').fill('6');
+  await page.getByLabel('Left in the jug').fill('12');
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(filling).toHaveAttribute('data-poured', '1');
 
@@ -166,6 +190,11 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   expect(run.events.map(({ event }: { event: { kind: string } }) => event.kind)).toEqual(
     expect.arrayContaining(['measured', 'touched', 'forgotten']),
   );
+  const poured = run.events.find(
+    ({ event }: { event: { taskId: string } }) => event.taskId === 'r1/A/l1/pour',
+  );
+  expect(poured.event).toMatchObject({ cavities: 6, leftG: 12 });
+  expect(poured.event.tempC).toBeCloseTo(58.4, 1);
 });
 
 test('a pour that is late is told so, with its ways out; the task in hand is read aloud where that is wanted; a browser without any of it works', async ({

@@ -8,6 +8,7 @@ import { idealS } from '../schedule/idealMoment';
 import { anyJug, jugSurroundings, loadsOf } from '../schedule/jugLoads';
 import { type Rewarm, type SampleTimes, simulate } from '../schedule/simulate';
 import { fillsOfRound } from '../work/rounds';
+import { lastDone } from './poured';
 import { type Progress, progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
 
@@ -135,17 +136,11 @@ function roundOnward(
 }
 
 /** How warm a layer was poured, where that was read. */
-function pouredC(
-  { events }: RunSoFar,
-  so: Progress,
-  pourIndexes: readonly number[],
-  round: number,
-): number | null {
+function pouredC(run: RunSoFar, so: Progress, pourIndexes: readonly number[], round: number): number | null {
   const pour = so.tasks.find(
     (task) => task.kind === 'pour' && task.round === round && task.pourIndexes[0] === pourIndexes[0],
   );
-  const last = events.findLast(({ event }) => event.kind === 'done' && event.taskId === pour?.id)?.event;
-  return pour?.doneAt && last?.kind === 'done' ? (last.tempC ?? null) : null;
+  return pour?.doneAt ? (lastDone(run, pour.id)?.tempC ?? null) : null;
 }
 
 /** The loss scale of the mold at which the last touch of a round is as it was; null where nobody touched it. */

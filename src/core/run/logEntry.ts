@@ -1,6 +1,7 @@
 import type { SheetLine } from '../plan/sheet';
 import { weighedLine } from '../work/weighedLine';
-import { progress } from './progress';
+import { lastDone } from './poured';
+import { progress, type TaskState } from './progress';
 import type { Run, Verdict } from './run';
 
 /** One weighing as it was planned and as it was. */
@@ -27,6 +28,22 @@ export interface LoggedWeight {
   deviation: number;
 }
 
+/** A pour as it was planned and as it was. */
+export interface LoggedPour {
+  /** From 1. */
+  round: number;
+  load: number;
+  loads: number;
+  pourLetters: string[];
+  /** When it was ticked. */
+  at: string;
+  plannedC: number;
+  /** Each null where nobody read or said it. */
+  tempC: number | null;
+  cavities: number | null;
+  leftG: number | null;
+}
+
 /** What the logbook keeps of a finished run. */
 export interface LogEntry {
   runId: string;
@@ -42,6 +59,7 @@ export interface LogEntry {
   /** What went into the scrap jar. */
   toScrapG: number;
   weights: LoggedWeight[];
+  pours: LoggedPour[];
 }
 
 /**
@@ -89,5 +107,22 @@ export function logEntry(run: Run): LogEntry {
     note: ended.note,
     toScrapG: ended.toScrapG,
     weights,
+    pours: tasks.flatMap((task) => loggedPour(run, task) ?? []),
+  };
+}
+
+function loggedPour(run: Run, task: TaskState): LoggedPour | null {
+  if (task.kind !== 'pour' || task.doneAt === null) return null;
+  const said = lastDone(run, task.id);
+  return {
+    round: task.round + 1,
+    load: task.load + 1,
+    loads: task.loads,
+    pourLetters: task.pourIndexes.map((index) => run.snapshot.sheet.pours[index]?.letter ?? ''),
+    at: task.doneAt,
+    plannedC: task.tempC,
+    tempC: said?.tempC ?? null,
+    cavities: said?.cavities ?? null,
+    leftG: said?.leftG ?? null,
   };
 }

@@ -179,6 +179,12 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   return { tasks, inHand, touches, readings, ended };
 }
 
+/** With what a thermometer showed of jugs besides, in order of time. */
+export function withReadings(so: Progress, readings: readonly JugReading[]): Progress {
+  if (readings.length === 0) return so;
+  return { ...so, readings: [...so.readings, ...readings].sort((a, b) => a.at.localeCompare(b.at)) };
+}
+
 /** What was weighed, with what was said of it later; the moment stays that of its tick. */
 function changed(before: Done, event: Extract<RunEvent, { kind: 'added' | 'corrected' }>): Done {
   return event.kind === 'added'

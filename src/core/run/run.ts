@@ -37,6 +37,9 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     taskId,
     /** How warm it was poured, where that was read. */
     tempC: tempC.optional(),
+    /** How many cavities a pour filled, and what was left in its jug, g, where that was said. */
+    cavities: z.number().min(0).max(100_000).optional(),
+    leftG: z.number().min(0).max(1e6).optional(),
   }),
   /** An optional dose does not go in: none of its weighings in this load. */
   z.strictObject({ kind: z.literal('left-out'), taskId }),

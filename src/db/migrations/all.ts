@@ -12,6 +12,7 @@ import { plansByChange } from './0010_plans_by_change';
 import { putAway } from './0011_put_away';
 import { recordVersions } from './0012_record_versions';
 import { tasksOfEntries } from './0013_tasks_of_entries';
+import { runReadings } from './0014_run_readings';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -28,4 +29,5 @@ export const MIGRATIONS: readonly Migration[] = [
   putAway,
   recordVersions,
   tasksOfEntries,
+  runReadings,
 ];

@@ -1,16 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
 import { concernsTask } from '../../core/checks/concernsTask';
-import type { Found } from '../../core/checks/finding';
-import { overLimits } from '../../core/run/overLimits';
-import { baseTaskId, progress, rescaled } from '../../core/run/progress';
+import { progress, withReadings } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
-import { typedWeight } from '../../core/run/typedWeight';
 import type { RunStock } from '../../core/stock/runStock';
-import { useShowing, withShowing } from '../shared/showing';
+import { withShowing } from '../shared/showing';
 import { Away } from './Away';
 import { EndedRun } from './EndedRun';
 import { FinishForm } from './FinishForm';
-import { ScaleDrawer } from './OnTheScale';
+import { InstrumentDrawer } from './InstrumentDrawer';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
 import { useAccepted } from './useAccepted';
@@ -20,6 +17,9 @@ import { usePedal } from './usePedal';
 import { useRun } from './useRun';
 import { useRunCalls } from './useRunCalls';
 import { useScale } from './useScale';
+import { useStandInJug } from './useStandInJug';
+import { useThermometer } from './useThermometer';
+import { useWeighed } from './useWeighed';
 import { Waits } from './Waits';
 
 interface Props {
@@ -29,49 +29,26 @@ interface Props {
 
 /** One task at a time, legible at two metres. */
 function Bench({ start, stock }: Props) {
-  const showing = useShowing();
   const { run, waiting, away, problem, sending, record } = useRun(start);
   const so = useMemo(() => progress(run), [run]);
-  const { tasks, inHand, ended, touches, readings } = so;
-  const seen = useOnward(run, so);
+  const thermometer = useThermometer(run);
+  const { tasks, inHand, ended, touches } = so;
+  const readings = useMemo(() => withReadings(so, thermometer.readings).readings, [so, thermometer.readings]);
+  const seen = useOnward(run, so, thermometer.readings);
+  useStandInJug(thermometer, seen);
   const lots = useLots(run, tasks, stock, waiting);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;
   const [typed, setTyped] = useKeptText(`tallow.weight.${run.id}.${task?.id ?? 'end'}`);
   const { sheet, findings, rules } = run.snapshot;
-  // What the plan passes already was told there.
-  const planned = useMemo(() => new Set(findings.map(limitKey)), [findings]);
-
   const calls = useRunCalls(run, so, seen);
   usePedal();
 
-  // What is typed for the base moves every dose of its jug at once, before it is ticked.
-  const parsed = task && typedWeight(typed, task, sheet, showing.system);
   const scale = useScale(run, task);
-  const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
-  const typedG = typed.trim() === '' ? shownG : parsed?.success && parsed.data > 0 ? parsed.data : null;
-  const typedBase = task?.kind === 'weigh-base' && task.doneAt === null ? task : null;
-  const shown = tasks.map((each) =>
-    typedBase &&
-    typedG !== null &&
-    each.kind === 'weigh-dose' &&
-    each.into !== 'dish' &&
-    baseTaskId(run.snapshot, each) === typedBase.id
-      ? { ...each, targetG: rescaled(each.massG, typedBase.massG, typedG) }
-      : each,
-  );
+  const { shown, over } = useWeighed(run, tasks, task, typed, scale);
 
-  const over = task
-    ? overLimits(
-        sheet,
-        { tasks },
-        { round: task.round, load: task.load, pourIndex: task.pourIndexes[0] ?? -1 },
-        typedG === null ? null : { taskId: task.id, massG: typedG },
-      ).filter(({ finding }) => !planned.has(limitKey(finding)))
-    : [];
-
-  async function send(event: RunEvent) {
-    const done = await record(event);
+  async function send(event: RunEvent, instrument: string | null = null) {
+    const done = await record(event, instrument === null ? undefined : { instrumentId: instrument });
     if (done) {
       // More base is weighed for what stands on the scale: that is still to be ticked.
       if (event.kind !== 'topped-up') setTyped('');
@@ -83,7 +60,7 @@ function Bench({ start, stock }: Props) {
   const ofTask = lots.ofTask(task);
   useAccepted(task, scale, typed === '' && over.length === 0, (massG) => {
     const lotId = ofTask.lot ? { lotId: ofTask.lot.id } : {};
-    if (task) void send({ kind: 'weighed', taskId: task.id, massG, ...lotId });
+    if (task) void send({ kind: 'weighed', taskId: task.id, massG, ...lotId }, scale.instrument);
   });
 
   if (ended) return <EndedRun run={run} ended={ended} away={away} waiting={waiting} />;
@@ -114,6 +91,7 @@ function Bench({ start, stock }: Props) {
             rules={rules}
             seen={seen}
             scale={scale}
+            thermometer={thermometer}
             lots={ofTask}
             touches={touches}
             readings={readings}
@@ -131,7 +109,9 @@ function Bench({ start, stock }: Props) {
         ) : (
           <FinishForm run={run} stock={lots.stock} sending={sending} onFinish={record} />
         )}
-        {scale.isDrawerOpen && <ScaleDrawer scale={scale} targetG={task?.targetG ?? null} />}
+        {scale.isDrawerOpen && (
+          <InstrumentDrawer scale={scale} thermometer={thermometer} targetG={task?.targetG ?? null} />
+        )}
         <Waits
           sheet={sheet}
           seen={seen}
@@ -146,10 +126,6 @@ function Bench({ start, stock }: Props) {
 }
 
 export default withShowing(Bench);
-
-function limitKey({ code, pourIndex, about }: Found): string {
-  return `${code} ${pourIndex} ${about}`;
-}
 
 /** A text that outlives a reload: what was typed and not ticked yet. */
 function useKeptText(key: string): [string, (text: string) => void] {

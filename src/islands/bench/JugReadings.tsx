@@ -1,4 +1,4 @@
-import { type FormEvent, lazy, Suspense, useState } from 'react';
+import { type FormEvent, lazy, Suspense, useEffect, useState } from 'react';
 import type { JugOnward } from '../../core/run/heatOnward';
 import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
@@ -8,7 +8,7 @@ import { jugWords } from '../../words/en/run/onwardWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { useShowing } from '../shared/showing';
 import { ring } from './ring';
-import { useThermometer } from './useThermometer';
+import type { LiveThermometer } from './useThermometer';
 
 /** Without the server it may not be there: the words say the same. */
 const TaughtCurve = lazy(async () => {
@@ -29,11 +29,12 @@ interface Props {
   readings: readonly JugReading[];
   /** Hotter the base suffers; null where nobody knows. */
   ceilingC: number | null;
-  onEvent(event: RunEvent): void;
+  thermometer: LiveThermometer;
+  onEvent(event: RunEvent, instrument?: string | null): void;
 }
 
 /** A jug that cools: what it is thought to do, and a reading of the thermometer in it. */
-export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: Props) {
+export function JugReadings({ jug, name, nowMs, readings, ceilingC, thermometer, onEvent }: Props) {
   const showing = useShowing();
   const [text, setText] = useState('');
   const [asked, setAsked] = useState(false);
@@ -42,11 +43,16 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
   const rule = isF
     ? { unit: '°F', least: toF(LEAST_C), most: toF(MOST_C) }
     : { unit: '°C', least: LEAST_C, most: MOST_C };
-  const shownC = useThermometer();
+  const shownC = thermometer.shown?.tempC ?? null;
+  const isFollowed = thermometer.followed === jug.taskId;
   // Nothing typed, what the thermometer sends is read.
   const live = text.trim() === '' && shownC !== null ? showNumber(isF ? toF(shownC) : shownC, 1, 'en') : null;
   const parsed = parseFigure(live ?? text, rule);
   const lastC = readings.at(-1)?.tempC ?? null;
+  const isTooHot = isFollowed && lastC !== null && ceilingC !== null && lastC > ceilingC;
+  useEffect(() => {
+    if (isTooHot) ring();
+  }, [isTooHot]);
   const fault =
     (asked || text.trim() !== '') && !parsed.success ? explainFigureFault(parsed.error, rule) : null;
 
@@ -56,7 +62,10 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
     if (!parsed.success) return;
     const tempC = isF ? (parsed.data - 32) / 1.8 : parsed.data;
     if (ceilingC !== null && tempC > ceilingC) ring();
-    onEvent({ kind: 'measured', taskId: jug.taskId, tempC: Number(tempC.toFixed(2)) });
+    onEvent(
+      { kind: 'measured', taskId: jug.taskId, tempC: Number(tempC.toFixed(2)) },
+      live === null ? null : (thermometer.shown?.instrument ?? null),
+    );
     setText('');
     setAsked(false);
   }
@@ -93,7 +102,17 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
         <button type="submit" className="btn btn-secondary btn-lg">
           Read
         </button>
-        {readings.length > 0 && (
+        {(shownC !== null || isFollowed) && (
+          <button
+            type="button"
+            className="btn btn-secondary btn-lg"
+            aria-pressed={isFollowed}
+            onClick={() => thermometer.follow(isFollowed ? null : jug.taskId)}
+          >
+            {isFollowed ? 'Out of the jug' : 'It stands in this jug'}
+          </button>
+        )}
+        {!isFollowed && readings.length > 0 && (
           <button
             type="button"
             className="btn btn-ghost btn-lg"
@@ -102,8 +121,8 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, onEvent }: P
             Forget the last
           </button>
         )}
-        <span id={`read-${jug.taskId}-says`} className="text-error">
-          {fault ?? ''}
+        <span id={`read-${jug.taskId}-says`} className={fault ? 'text-error' : 'text-warning'}>
+          {fault ?? (isFollowed && shownC === null ? 'The thermometer is silent: type what it reads.' : '')}
         </span>
       </div>
       {jug.isRead && (

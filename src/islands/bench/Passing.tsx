@@ -55,7 +55,15 @@ function WindowNow({ window, nowMs }: { window: PourWindow; nowMs: number }) {
   );
 }
 
-function Jugs({ run, tasks, seen, readings, pourTaskId, onTick }: FaceProps & { pourTaskId: string }) {
+function Jugs({
+  run,
+  tasks,
+  seen,
+  readings,
+  thermometer,
+  pourTaskId,
+  onTick,
+}: FaceProps & { pourTaskId: string }) {
   const { sheet } = run.snapshot;
   return seen.heat?.jugs
     .filter((jug) => jug.pourTaskId === pourTaskId)
@@ -69,6 +77,7 @@ function Jugs({ run, tasks, seen, readings, pourTaskId, onTick }: FaceProps & { 
           nowMs={seen.nowMs}
           readings={readings.filter(({ taskId }) => taskId === jug.taskId)}
           ceilingC={ceilingOf(melt, sheet)}
+          thermometer={thermometer}
           onEvent={onTick}
         />
       );

@@ -8,6 +8,7 @@ import { DoneFace } from './DoneFace';
 import { BackButton, Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
 import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
+import { PourSaid, usePourSaid } from './PourSaid';
 import { WeighFace } from './WeighFace';
 
 /** The task in hand: one sentence, one figure, one thing to press. */
@@ -48,6 +49,7 @@ function WaitFace(props: FaceProps) {
 function DoFace(props: FaceProps) {
   const { run, task, rules, sending, cautions, onTick, onBack } = props;
   const showing = useShowing();
+  const said = usePourSaid();
   const { sheet } = run.snapshot;
   return (
     <section className="plate flex min-h-0 flex-1 flex-col p-6">
@@ -55,13 +57,16 @@ function DoFace(props: FaceProps) {
         <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
         {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
+        {task.kind === 'pour' && <PourSaid said={said} />}
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <MoreOfDoses {...props} />
       </div>
       <NextButton
         sending={sending}
-        onPress={() => onTick({ kind: 'done', taskId: task.id, ...pouredAt(props) })}
+        onPress={() => {
+          if (said.isRead) onTick({ kind: 'done', taskId: task.id, ...pouredAt(props), ...said.event });
+        }}
       >
         Done
       </NextButton>

@@ -66,8 +66,8 @@ export function Waits({ sheet, seen, at, calls, scale, onLook }: Props) {
       <button
         type="button"
         aria-expanded={scale.isDrawerOpen}
-        aria-label="Scale"
-        title="Scale"
+        aria-label="Scale and thermometer"
+        title="Scale and thermometer"
         className="btn btn-ghost size-12 flex-none p-0"
         onClick={scale.toggleDrawer}
       >

@@ -6,6 +6,7 @@ import type { Run, RunEvent } from '../../core/run/run';
 import type { LotsOfTask } from './useLots';
 import type { OnwardNow } from './useOnward';
 import type { LiveScale } from './useScale';
+import type { LiveThermometer } from './useThermometer';
 
 /** What the face of a task shows, and what is done on it. */
 export interface FaceProps {
@@ -17,6 +18,7 @@ export interface FaceProps {
   /** The rest of the run by the clock. */
   seen: OnwardNow;
   scale: LiveScale;
+  thermometer: LiveThermometer;
   /** The lots of what it weighs. */
   lots: LotsOfTask;
   touches: readonly Touch[];
@@ -28,7 +30,8 @@ export interface FaceProps {
   /** Limits that its jug passes by what was really weighed, or is typed. */
   over: OverLimit[];
   onType(text: string): void;
-  onTick(event: RunEvent): void;
+  /** @param instrument what it was read from */
+  onTick(event: RunEvent, instrument?: string | null): void;
   onUndo(): void;
   /** Turns to another task. */
   onLook(taskId: string): void;

@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { Run, RunEvent } from '../../core/run/run';
+import type { EventSource, Run, RunEvent } from '../../core/run/run';
 
 /** An event that is kept until the server has it. */
 export interface KeptEvent {
@@ -11,6 +11,8 @@ export interface KeptEvent {
   event: RunEvent;
   /** By the bench's clock, ISO 8601. */
   occurredAt: string;
+  /** What it was read from; left out where it was typed. */
+  source?: EventSource;
 }
 
 /** What outlives a reload in this browser: events on their way, and runs as the server had them last. */

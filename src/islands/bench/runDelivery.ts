@@ -1,5 +1,5 @@
 import { checkEvent, progress, withEvent } from '../../core/run/progress';
-import type { Run, RunEvent } from '../../core/run/run';
+import type { EventSource, Run, RunEvent } from '../../core/run/run';
 import type { ApiAnswer, ApiProblem } from '../shared/api';
 import type { KeptEvent, OutboxStore } from './outboxStore';
 
@@ -35,7 +35,7 @@ export interface RunDelivery {
   /** Takes up what was kept before the page was loaded. */
   begin(): Promise<void>;
   /** Keeps an event where it can follow, and begins to send it. */
-  record(event: RunEvent): Promise<ReturnType<typeof checkEvent>>;
+  record(event: RunEvent, source?: EventSource): Promise<ReturnType<typeof checkEvent>>;
   /** Sends what waits, in order, until nothing does or nothing gets there. */
   deliver(): Promise<void>;
   /** Looks how the run stands at the server, where it is not said to have as many events as are known here. */
@@ -111,11 +111,17 @@ export function runDelivery(start: Run, options: Options): RunDelivery {
       tell();
       await deliver();
     },
-    async record(event) {
+    async record(event, source) {
       const checked = checkEvent(state().run, event);
       if (!checked.success) return checked;
       refused = null;
-      await store.add({ id: newId(), runId: start.id, event, occurredAt: now() });
+      await store.add({
+        id: newId(),
+        runId: start.id,
+        event,
+        occurredAt: now(),
+        ...(source ? { source } : {}),
+      });
       waiting = await store.of(start.id);
       tell();
       void inTurn(deliverAll);
@@ -140,7 +146,7 @@ export function runDelivery(start: Run, options: Options): RunDelivery {
 }
 
 /** A run with an event that is on its way, where it can follow. */
-function withKept(run: Run, { event, occurredAt }: KeptEvent): Run {
+function withKept(run: Run, { event, occurredAt, source = {} }: KeptEvent): Run {
   if (!checkEvent(run, event).success) return run;
-  return withEvent(run, { occurredAt, recordedAt: occurredAt, source: {}, event });
+  return withEvent(run, { occurredAt, recordedAt: occurredAt, source, event });
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { HeatOnward } from '../../core/run/heatOnward';
 import { type Onward, onward } from '../../core/run/onward';
-import type { Progress } from '../../core/run/progress';
+import type { JugReading, Progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import type { OnwardAnswer, OnwardRequest } from '../../workers/onwardProtocol';
 
@@ -14,8 +14,12 @@ export interface OnwardNow extends Onward {
   heat: HeatOnward | null;
 }
 
-/** The rest of a run by the clock: anew with everything that happens, its heat followed in a worker. */
-export function useOnward(run: Run, so: Progress): OnwardNow {
+/**
+ * The rest of a run by the clock: anew with everything that happens, its heat followed in a worker.
+ *
+ * @param followed what a thermometer showed of jugs that it stands in
+ */
+export function useOnward(run: Run, so: Progress, followed: readonly JugReading[]): OnwardNow {
   const [nowMs, setNowMs] = useState(Date.now);
   const [heat, setHeat] = useState<HeatOnward | null>(null);
   const worker = useRef<Worker | null>(null);
@@ -52,9 +56,14 @@ export function useOnward(run: Run, so: Progress): OnwardNow {
   useEffect(() => {
     if (!isOpen) return;
     asked.current += 1;
-    const request: OnwardRequest = { number: asked.current, run: { snapshot, events }, nowMs: Date.now() };
+    const request: OnwardRequest = {
+      number: asked.current,
+      run: { snapshot, events },
+      readings: followed,
+      nowMs: Date.now(),
+    };
     worker.current?.postMessage(request);
-  }, [isOpen, snapshot, events, turn]);
+  }, [isOpen, snapshot, events, followed, turn]);
 
   return { ...seen, nowMs, heat };
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Run, RunEvent } from '../../core/run/run';
+import type { EventSource, Run, RunEvent } from '../../core/run/run';
 import { explainRunFault } from '../../words/en/run/runFaults';
 import { type ApiProblem, callApi } from '../shared/api';
 import { listenToChanges } from '../shared/changes';
@@ -31,8 +31,8 @@ export function useRun(start: Run) {
       store: outboxStore(),
       newId,
       now: () => new Date().toISOString(),
-      send: ({ id, event, occurredAt }) =>
-        callApi<Run>('POST', `${address}/events`, { eventId: id, event, occurredAt }, options()),
+      send: ({ id, event, occurredAt, source }) =>
+        callApi<Run>('POST', `${address}/events`, { eventId: id, event, occurredAt, source }, options()),
       load: () => callApi<Run>('GET', address, undefined, options()),
       onChange: setDelivery,
     });
@@ -58,7 +58,7 @@ export function useRun(start: Run) {
     return () => clearInterval(timer);
   }, [queue, away, waiting]);
 
-  async function record(event: RunEvent): Promise<boolean> {
+  async function record(event: RunEvent, source?: EventSource): Promise<boolean> {
     // A weight was typed since, and other kinds have buttons of their own: only the same press may be one too many.
     if (event.kind === justPressed.current && event.kind !== 'weighed' && event.kind !== 'measured')
       return false;
@@ -69,7 +69,7 @@ export function useRun(start: Run) {
       justPressed.current = null;
       setSending(false);
     }, ONE_PRESS_MS);
-    const checked = await queue.record(event);
+    const checked = await queue.record(event, source);
     setFault(
       checked.success
         ? null

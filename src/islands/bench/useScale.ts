@@ -2,10 +2,11 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { type ScaleReading, type ScaleWatch, scaleTarget, watchScale } from '../../core/run/scaleWatch';
-import type { Listen, Reading } from '../../instruments/reading';
+import type { Reading } from '../../instruments/reading';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
 import { listenToChanges } from '../shared/changes';
+import { useRecorder } from './useRecorder';
 import { useZero } from './useZero';
 
 /** Where readings come from: whatever is pushed to the server, a stand-in on this page, or a cable. */
@@ -15,6 +16,8 @@ export interface LiveScale {
   source: ScaleSource;
   /** This browser can read from a cable. */
   canCable: boolean;
+  /** What is read; null while nothing is. */
+  instrument: string | null;
   /** null while nothing is read. */
   watch: ScaleWatch | null;
   fault: 'gone' | 'overload' | null;
@@ -35,6 +38,8 @@ const KEPT_MS = 6000;
 /** Nothing for so long: it is gone. */
 const SILENT_MS = 4000;
 const BAUD_RATE = 9600;
+const CABLE = 'scale on the cable';
+const STAND_IN = 'stand-in scale';
 const ACCEPTS = 'tallow.bench.accepts';
 const SOURCE = 'tallow.bench.scale';
 
@@ -55,21 +60,24 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   const [isDrawerOpen, setDrawerOpen] = useState(false);
   const [fault, setFault] = useState<LiveScale['fault']>(null);
   const worker = useRef<Worker | null>(null);
+  const [instrument, setInstrument] = useState<string | null>(null);
+  const targetG = task?.doneAt === null ? task.targetG : null;
+  const record = useRecorder(runId, 'mass', targetG === null ? 0 : scaleTarget(targetG, rules).stepG);
+  const now = useRef(record);
+  now.current = record;
   const lastMs = readings.at(-1)?.atMs ?? 0;
 
   useEffect(() => {
     setReadings([]);
     setFault(null);
-    return listenTo(
-      source,
-      port,
-      worker,
-    )((reading) => {
+    return listenTo(source, port, worker, (reading, name) => {
       if (reading.kind === 'temperature') return;
+      setInstrument(name);
       setFault(reading.kind === 'mass' ? null : reading.kind);
-      if (reading.kind === 'mass')
+      if (reading.kind === 'mass') {
+        now.current(name, { atMs: reading.atMs, value: reading.massG }, null);
         setReadings((all) => [...all.filter(({ atMs }) => reading.atMs - atMs < KEPT_MS), reading]);
-      else if (reading.kind === 'gone') setReadings([]);
+      } else if (reading.kind === 'gone') setReadings([]);
     });
   }, [source, port]);
 
@@ -85,7 +93,6 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   const last = readings.at(-1);
   const [zeroG, setZeroG] = useZero(runId, task?.id ?? null, weighed, last);
 
-  const targetG = task?.doneAt === null ? task.targetG : null;
   const watch = useMemo(
     () =>
       targetG === null || zeroG === null ? null : watchScale(readings, zeroG, scaleTarget(targetG, rules)),
@@ -95,6 +102,7 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   return {
     source,
     canCable: serialOf() !== undefined,
+    instrument: watch === null ? null : instrument,
     watch,
     fault,
     accepts,
@@ -123,27 +131,31 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   };
 }
 
-function listenTo(source: ScaleSource, port: LinePort | null, worker: { current: Worker | null }): Listen {
-  if (source === 'cable' && port) return serialLines(port, BAUD_RATE, Date.now);
-  if (source === 'stand-in')
-    return (onReading) => {
-      const started = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      started.onmessage = ({ data }: MessageEvent<Reading>) => onReading(data);
-      started.postMessage({ kind: 'start', seed: 1 } satisfies StandInRequest);
-      worker.current = started;
-      return () => {
-        worker.current = null;
-        started.terminate();
-      };
-    };
-  return (onReading) =>
-    listenToChanges({
-      onChange() {},
-      onThere() {},
-      onAway() {},
-      // By the bench's clock: that of the sender may be another.
-      onReading: ({ reading }) => onReading({ ...reading, atMs: Date.now() }),
+function listenTo(
+  source: ScaleSource,
+  port: LinePort | null,
+  worker: { current: Worker | null },
+  onReading: (reading: Reading, instrument: string) => void,
+): () => void {
+  if (source === 'cable' && port)
+    return serialLines(port, BAUD_RATE, Date.now)((reading) => onReading(reading, CABLE));
+  if (source === 'stand-in') {
+    const started = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), {
+      type: 'module',
     });
+    started.onmessage = ({ data }: MessageEvent<Reading>) => onReading(data, STAND_IN);
+    started.postMessage({ kind: 'start', seed: 1 } satisfies StandInRequest);
+    worker.current = started;
+    return () => {
+      worker.current = null;
+      started.terminate();
+    };
+  }
+  return listenToChanges({
+    onChange() {},
+    onThere() {},
+    onAway() {},
+    // By the bench's clock: that of the sender may be another.
+    onReading: ({ reading, instrument }) => onReading({ ...reading, atMs: Date.now() }, instrument),
+  });
 }

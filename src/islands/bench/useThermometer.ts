@@ -1,26 +1,137 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { type KeptReadings, type ReadingPoint, thinnedReadings } from '../../core/run/keptReadings';
+import type { JugReading } from '../../core/run/progress';
+import type { Run } from '../../core/run/run';
+import { settledReadings } from '../../core/run/settledReadings';
+import type { Reading } from '../../instruments/reading';
+import type { ThermometerRequest } from '../../workers/standInProtocol';
+import { callApi } from '../shared/api';
 import { listenToChanges } from '../shared/changes';
+import { useRecorder } from './useRecorder';
 
 /** Nothing new for so long: it is gone. */
 const SILENT_MS = 15_000;
+const SOURCE = 'tallow.bench.thermometer';
+const STAND_IN = 'stand-in thermometer';
+const SEED = 1;
 
-/** What a thermometer that sends to Idle Tallow shows now, °C; null where there is none. */
-export function useThermometer(): number | null {
-  const [shown, setShown] = useState<{ tempC: number } | null>(null);
-  useEffect(
-    () =>
-      listenToChanges({
-        onChange() {},
-        onThere() {},
-        onAway() {},
-        onReading: ({ reading }) => reading.kind === 'temperature' && setShown({ tempC: reading.tempC }),
-      }),
-    [],
+export type ThermometerSource = 'pushed' | 'stand-in';
+
+/** The thermometer at the bench. */
+export interface LiveThermometer {
+  source: ThermometerSource;
+  choose(source: ThermometerSource): void;
+  /** What it shows; null while nothing is read. */
+  shown: { tempC: number; instrument: string } | null;
+  /** The melt whose jug it stands in, and is read in by itself; null where it is in none. */
+  followed: string | null;
+  follow(taskId: string | null): void;
+  /** What it showed of jugs that it stood in, in order of time. */
+  readings: readonly JugReading[];
+  /** Works the stand-in. */
+  standIn(request: ThermometerRequest): void;
+}
+
+export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThermometer {
+  const [source, setSource] = useState<ThermometerSource>(() =>
+    localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
   );
+  const [shown, setShown] = useState<{ tempC: number; instrument: string; atMs: number } | null>(null);
+  const kept = `tallow.follow.${runId}`;
+  const [followed, setFollowed] = useState<string | null>(() => localStorage.getItem(kept));
+  const [points, setPoints] = useState<readonly (ReadingPoint & { taskId: string })[]>([]);
+  const worker = useRef<Worker | null>(null);
+  const record = useRecorder(runId, 'temperature', 0);
+  const now = useRef({ followed, record });
+  now.current = { followed, record };
+
   useEffect(() => {
-    if (!shown) return;
+    void callApi<KeptReadings[]>('GET', `/api/runs/${encodeURIComponent(runId)}/readings`).then((answer) => {
+      if (!answer.success) return;
+      const known = answer.data.flatMap(({ quantity, taskId, points: all }) =>
+        quantity === 'temperature' && taskId !== null ? all.map((point) => ({ ...point, taskId })) : [],
+      );
+      setPoints((since) => [...known, ...since]);
+    });
+  }, [runId]);
+
+  const { tempC: roomC } = sheet.making.room;
+  useEffect(() => {
+    setShown(null);
+    return listenTo(source, roomC, worker, (reading, instrument) => {
+      if (reading.kind === 'gone') setShown(null);
+      if (reading.kind !== 'temperature') return;
+      const { tempC, atMs } = reading;
+      setShown({ tempC, instrument, atMs });
+      const { followed: taskId, record: keep } = now.current;
+      if (taskId === null) return;
+      keep(instrument, { atMs, value: tempC }, taskId);
+      setPoints((all) => {
+        const last = all.findLast((each) => each.taskId === taskId) ?? null;
+        const more = thinnedReadings([{ atMs, value: tempC }], last, 'temperature');
+        return more.length === 0 ? all : [...all, ...more.map((point) => ({ ...point, taskId }))];
+      });
+    });
+  }, [source, roomC]);
+
+  const lastMs = shown?.atMs ?? 0;
+  useEffect(() => {
+    if (lastMs === 0) return;
     const timer = setTimeout(() => setShown(null), SILENT_MS);
     return () => clearTimeout(timer);
-  }, [shown]);
-  return shown?.tempC ?? null;
+  }, [lastMs]);
+
+  const readings = useMemo(() => {
+    const all = points.map(({ taskId, atMs, value }) => ({
+      ...{ taskId, tempC: value },
+      at: new Date(atMs).toISOString(),
+    }));
+    return [...new Set(all.map(({ taskId }) => taskId))].flatMap((taskId) =>
+      settledReadings(all.filter((each) => each.taskId === taskId)),
+    );
+  }, [points]);
+  return {
+    source,
+    choose(next) {
+      setSource(next);
+      if (next === 'stand-in') localStorage.setItem(SOURCE, next);
+      else localStorage.removeItem(SOURCE);
+    },
+    shown,
+    followed,
+    follow(taskId) {
+      setFollowed(taskId);
+      if (taskId === null) localStorage.removeItem(kept);
+      else localStorage.setItem(kept, taskId);
+    },
+    readings,
+    standIn: (request) => worker.current?.postMessage(request),
+  };
+}
+
+function listenTo(
+  source: ThermometerSource,
+  roomC: number,
+  worker: { current: Worker | null },
+  onReading: (reading: Reading, instrument: string) => void,
+): () => void {
+  if (source === 'stand-in') {
+    const started = new Worker(new URL('../../workers/standInThermometer.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    started.onmessage = ({ data }: MessageEvent<Reading>) => onReading(data, STAND_IN);
+    started.postMessage({ kind: 'start', seed: SEED, roomC } satisfies ThermometerRequest);
+    worker.current = started;
+    return () => {
+      worker.current = null;
+      started.terminate();
+    };
+  }
+  return listenToChanges({
+    onChange() {},
+    onThere() {},
+    onAway() {},
+    // By the bench's clock: that of the sender may be another.
+    onReading: ({ reading, instrument }) => onReading({ ...reading, atMs: Date.now() }, instrument),
+  });
 }

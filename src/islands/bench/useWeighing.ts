@@ -49,13 +49,16 @@ export function useWeighing(props: FaceProps & { targetG: number }): Weighing {
       setAsked(true);
       if (weighedG === null) input.current?.focus();
       else
-        onTick({
-          kind: 'weighed',
-          taskId: task.id,
-          massG: weighedG,
-          ...(lots.lot ? { lotId: lots.lot.id } : {}),
-          ...(why?.trim() ? { note: why.trim() } : {}),
-        });
+        onTick(
+          {
+            kind: 'weighed',
+            taskId: task.id,
+            massG: weighedG,
+            ...(lots.lot ? { lotId: lots.lot.id } : {}),
+            ...(why?.trim() ? { note: why.trim() } : {}),
+          },
+          typed.trim() === '' ? scale.instrument : null,
+        );
     },
   };
 }

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { ok, type Result } from '../../core/result';
+import { type FigureFault, parseFigure } from '../../core/units/parseFigure';
+import { parseMass } from '../../core/units/parseMass';
+import type { QuantityFault } from '../../core/units/quantityFault';
+import { massUnit, type Showing } from '../../core/units/showQuantity';
+import { explainFigureFault } from '../../words/en/units/figureFault';
+import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { useShowing } from '../shared/showing';
+import { LargeField } from './LargeField';
+
+const CAVITIES = { unit: '', least: 0, most: 100_000 };
+
+/** What may be said of a pour as it is ticked. */
+export interface SaidOfPour {
+  cavities: string;
+  left: string;
+  setCavities(text: string): void;
+  setLeft(text: string): void;
+  /** Nothing stands there that can't be read. */
+  isRead: boolean;
+  event: { cavities?: number; leftG?: number };
+  cavitiesRead: Result<number | null, FigureFault>;
+  leftRead: Result<number | null, QuantityFault>;
+}
+
+export function usePourSaid(): SaidOfPour {
+  const showing = useShowing();
+  const [cavities, setCavities] = useState('');
+  const [left, setLeft] = useState('');
+  const cavitiesRead = cavities.trim() === '' ? ok(null) : parseFigure(cavities, CAVITIES);
+  const leftRead = readLeft(left, showing);
+  const isRead = cavitiesRead.success && leftRead.success;
+  return {
+    ...{ cavities, left, setCavities, setLeft, cavitiesRead, leftRead, isRead },
+    event: {
+      ...(cavitiesRead.success && cavitiesRead.data !== null ? { cavities: cavitiesRead.data } : {}),
+      ...(leftRead.success && leftRead.data !== null ? { leftG: leftRead.data } : {}),
+    },
+  };
+}
+
+/** Nothing left is a figure here too. */
+function readLeft(text: string, { system }: Showing): Result<number | null, QuantityFault> {
+  if (text.trim() === '') return ok(null);
+  return /^0+$/.test(text.trim()) ? ok(0) : parseMass(text, system);
+}
+
+/** How many cavities it filled and what stayed in the jug, where somebody wants to say so. */
+export function PourSaid({ said }: { said: SaidOfPour }) {
+  const showing = useShowing();
+  const { cavities, left, cavitiesRead, leftRead, setCavities, setLeft } = said;
+  return (
+    <details className="my-2" open={cavities !== '' || left !== '' ? true : undefined}>
+      <summary className="flex min-h-11 cursor-pointer items-center text-lg">What came of it</summary>
+      <div className="flex flex-wrap gap-6">
+        <LargeField
+          id="cavities-filled"
+          label="Cavities filled"
+          inputMode="decimal"
+          value={cavities}
+          fault={cavitiesRead.success ? null : explainFigureFault(cavitiesRead.error, CAVITIES)}
+          says=""
+          onChange={setCavities}
+        />
+        <LargeField
+          id="left-in-jug"
+          label="Left in the jug"
+          unit={massUnit(showing.system)}
+          inputMode="decimal"
+          value={left}
+          fault={leftRead.success ? null : explainQuantityFault(leftRead.error, ['mass'])}
+          says="weighed before it is washed"
+          onChange={setLeft}
+        />
+      </div>
+    </details>
+  );
+}
