@@ -31,7 +31,7 @@ export function fill(
     }
     for (let n = 0; n < size.runs; n++) {
       const run = { ...madeRun({ ...sheet, planName: `Run ${n}` }), id: `run-${n}`, startedAt: at(n) };
-      runs.insert({ ...run, planId: ids[n % ids.length] ?? '', events: [] });
+      runs.insert({ ...run, code: null, planId: ids[n % ids.length] ?? '', events: [] });
       run.events.forEach((event, place) => {
         runs.append(run.id, `event-${place}`, event);
       });

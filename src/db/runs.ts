@@ -32,6 +32,7 @@ interface RunRow {
   plan_id: string;
   plan_version: number;
   started_at: string;
+  code: string | null;
   plan_name: string;
   shape: number;
   snapshot: string;
@@ -57,7 +58,7 @@ const keptSnapshotSchema = snapshotSchema.extend({
   ),
 });
 
-const COLUMNS = 'id, plan_id, plan_version, started_at, plan_name, shape, snapshot';
+const COLUMNS = 'id, plan_id, plan_version, started_at, code, plan_name, shape, snapshot';
 
 function statementsOf(db: Database.Database) {
   return {
@@ -83,6 +84,9 @@ function statementsOf(db: Database.Database) {
      ORDER BY ended_at DESC, id LIMIT ?`,
     ),
     ofPlan: db.prepare<[string], { total: number }>('SELECT count(*) AS total FROM runs WHERE plan_id = ?'),
+    codes: db.prepare<[string, string], { total: number }>(
+      'SELECT count(*) AS total FROM runs WHERE code >= ? AND code < ?',
+    ),
     ending: db.prepare<[string], { ended: RunEnding | null }>('SELECT ended FROM runs WHERE id = ?'),
     events: db.prepare<[string], EventRow>(
       'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
@@ -90,16 +94,17 @@ function statementsOf(db: Database.Database) {
     event: db.prepare<[string, string], Pick<EventRow, 'shape' | 'event'>>(
       'SELECT shape, event FROM run_events WHERE run_id = ? AND event_id = ?',
     ),
-    insert: db.prepare<Record<string, string | number>>(
-      `INSERT INTO runs (id, plan_id, plan_version, started_at, plan_name, words, shape, snapshot)
-     VALUES (@id, @planId, @planVersion, @startedAt, @planName, folded(@planName), @shape, @snapshot)`,
+    insert: db.prepare<Record<string, string | number | null>>(
+      `INSERT INTO runs (id, plan_id, plan_version, started_at, code, plan_name, words, shape, snapshot)
+     VALUES (@id, @planId, @planVersion, @startedAt, @code, @planName,
+       folded(@planName || ' ' || coalesce(@code, '')), @shape, @snapshot)`,
     ),
     append: db.prepare<[string, string, string, string, string, string, number, string]>(
       `INSERT INTO run_events (run_id, place, event_id, at, occurred_at, source, shape, event)
      VALUES (?, (SELECT 1 + count(*) FROM run_events WHERE run_id = ?), ?, ?, ?, ?, ?, ?)`,
     ),
     end: db.prepare<{ ending: RunEnding; at: string; note: string; id: string }>(
-      "UPDATE runs SET ended = @ending, ended_at = @at, note = @note, words = folded(plan_name || ' ' || @note) WHERE id = @id",
+      "UPDATE runs SET ended = @ending, ended_at = @at, note = @note, words = folded(plan_name || ' ' || coalesce(code, '') || ' ' || @note) WHERE id = @id",
     ),
   };
 }
@@ -145,6 +150,7 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
       planId: row.plan_id,
       planVersion: row.plan_version,
       startedAt: row.started_at,
+      code: row.code,
       snapshot: snapshot.data,
       events: recorded,
     });
@@ -202,6 +208,8 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     },
     /** How a run ended, also of one that can't be read: null while it is open. */
     ending: (id: string): RunEnding | null | undefined => sql.ending.get(id)?.ended,
+    /** How many codes begin so. */
+    countOfCodes: (start: string): number => sql.codes.get(start, `${start}~`)?.total ?? 0,
     /** How many runs there are of any version of a plan. */
     countOfPlan: (planId: string): number => sql.ofPlan.get(planId)?.total ?? 0,
     /** The last finished runs in a mold. */
@@ -218,12 +226,13 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       if (!snapshot?.success) return fail({ id: runId, text, reason: 'its run can’t be read' });
       return eventReader(snapshot.data.sheet).read(runId, text, shape);
     },
-    insert({ id, planId, planVersion, startedAt, snapshot }: Run): void {
+    insert({ id, planId, planVersion, startedAt, code, snapshot }: Run): void {
       sql.insert.run({
         id,
         planId,
         planVersion,
         startedAt,
+        code,
         planName: snapshot.sheet.planName,
         shape: runs.shape(),
         snapshot: JSON.stringify(snapshot),

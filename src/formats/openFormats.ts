@@ -71,6 +71,7 @@ export const OPEN_ROWS = {
     plan_id: id,
     plan_version: count,
     started_at: moment,
+    code: text.nullable().default(null),
     snapshot: snapshotSchema,
     shape: count,
     ended: z.enum(['finished', 'abandoned']).nullable(),

@@ -15,7 +15,7 @@ const figure = (value: number, decimals: number, { decimal }: CsvStyle): string 
   String(Number(value.toFixed(decimals))).replace('.', decimal);
 
 const LOGBOOK_HEADER = [
-  ...['Run', 'Plan', 'Version', 'Started', 'Finished', 'Pieces', 'Good pieces', 'Verdict'],
+  ...['Run', 'Batch', 'Plan', 'Version', 'Started', 'Finished', 'Pieces', 'Good pieces', 'Verdict'],
   ...['Into the scrap jar, g', 'Note'],
 ];
 
@@ -28,6 +28,7 @@ export function logbookLines(entries: readonly LogEntry[], style: CsvStyle): str
     LOGBOOK_HEADER,
     entries.map((entry) => [
       entry.runId,
+      entry.code ?? '',
       entry.planName,
       String(entry.planVersion),
       entry.startedAt,

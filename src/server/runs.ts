@@ -4,6 +4,7 @@ import type { Finding } from '../core/checks/finding';
 import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
 import type { Sheet } from '../core/plan/sheet';
+import { batchCode, batchDay } from '../core/run/batchCode';
 import { checkEvent, withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
 import { slimRules, slimSheet } from '../core/run/snapshot';
@@ -60,6 +61,7 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
       planId,
       planVersion: version,
       startedAt: workshop.now(),
+      code: nextCode(workshop),
       snapshot: {
         sheet: slimSheet(sheet),
         rules: slimRules(rules),
@@ -73,6 +75,13 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
     return run;
   });
   return start.immediate() ?? startRun(workshop, id, planId);
+}
+
+/** Of the day by this machine's clock. */
+function nextCode({ runs, now }: Workshop): string {
+  const at = new Date(now());
+  const day = batchDay(at.getFullYear(), at.getMonth() + 1, at.getDate());
+  return batchCode(day, runs.countOfCodes(`${day}-`) + 1);
 }
 
 function stopped(findings: readonly Finding[]): Problem {

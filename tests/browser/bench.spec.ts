@@ -152,9 +152,25 @@ test('a dose is weighed from a scanned lot, overshot with its reason, corrected 
   const runId = crypto.randomUUID();
   await request.post('/api/runs', { data: { id: runId, planId: id } });
   await page.goto(`/bench/${runId}`);
+  // The tape can be written before the pour, and the room is asked.
+  const { code } = await (await request.get(`/api/runs/${runId}`)).json();
+  await expect(page.getByRole('navigation', { name: 'Tasks' })).toContainText(`batch ${code}`);
+  await page.getByRole('button', { name: 'Room? Planned for 21 °C' }).click();
+  for (const bad of ['', '200', '½x']) {
+    await page.getByLabel('Temperature').fill(bad);
+    await page.getByRole('button', { name: 'That is the room' }).click();
+    await expect(page.getByLabel('Temperature')).toHaveAttribute('aria-invalid', 'true');
+  }
+  await page.getByLabel('Temperature').fill('18,5');
+  await page.getByLabel('Humidity').fill('60');
+  await page.getByRole('button', { name: 'That is the room' }).click();
+  await expect(page.getByRole('button', { name: 'Room 18.5 °C, 60 % humid' })).toBeVisible();
   const scale = page.getByLabel('On the scale');
+  await expect(page.getByTestId('hazards')).toContainText('Cut away from your hand.');
   await scale.fill('616.4');
   await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  await page.getByRole('button', { name: 'I have read it' }).click();
+  await expect(page.getByTestId('hazards')).toContainText('Stay with the microwave.');
   await page.getByRole('button', { name: 'Done' }).click();
   // The first to expire, until another is scanned where the weight is typed.
   const from = page.getByLabel(/^Lot of Scent/);
@@ -199,6 +215,8 @@ test('a dose is weighed from a scanned lot, overshot with its reason, corrected 
   await page.getByRole('link', { name: 'See it in the Logbook' }).click();
   await expect(page.getByRole('row', { name: /Scent/ })).toContainText('at first 15.0 g');
   await expect(page.getByRole('link', { name: /lot S-1/ })).toBeVisible();
+  await page.goto(`/log?q=${code}`);
+  await expect(page.getByRole('link', { name: file.plan.name })).toBeVisible();
 });
 
 test('a run can be given up after a second thought', async ({ page, request }) => {

@@ -25,6 +25,7 @@ export function runOf(sheet: Sheet, ...events: RunEvent[]): Run {
     planId: 'plan-1',
     planVersion: 1,
     startedAt: AT,
+    code: null,
     snapshot: snapshotOf(sheet),
     events: events.map(recorded),
   };

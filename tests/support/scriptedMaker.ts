@@ -22,6 +22,7 @@ export function atBench(sheet: Sheet) {
     planId: 'plan-1',
     planVersion: 1,
     startedAt: AT,
+    code: null,
     snapshot: snapshotOf(sheet),
     events: [],
   };

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { seed } from '../../demo/seed';
 import { reviewPlan } from '../../src/core/checks/review';
+import { readBatchCode } from '../../src/core/run/batchCode';
 import { logEntry } from '../../src/core/run/logEntry';
 import { progress } from '../../src/core/run/progress';
 import type { RunEvent } from '../../src/core/run/run';
@@ -10,6 +11,7 @@ import { createPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import { base, fragrance, planFile } from '../support/planFiles';
+import { makeInWorkshop } from '../support/runs';
 import { emptyWorkshop, problemFrom, problemOf, workshopWith } from '../support/workshops';
 
 const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
@@ -102,4 +104,17 @@ test('a finding of a run that can’t be read costs itself only', async () => {
     `UPDATE runs SET snapshot = json_set(snapshot, '$.findings[#]', json('{"code":"odd"}')) WHERE id = '${id}'`,
   );
   assert.deepEqual(findRun(workshop, id).snapshot, snapshot);
+});
+
+test('each run has a code of its day and its number, with a letter that checks it, and is found by it', async () => {
+  const { workshop, stored, run } = await started();
+  const second = await startRun(workshop, newId(), stored.id);
+  const codes = [run.code, second.code].map(String);
+  for (const [place, code] of codes.entries()) {
+    assert.match(code, new RegExp(`^\\d{6}-${place + 1}[A-Z]$`));
+    assert.equal(readBatchCode(code), code);
+  }
+  assert.equal(findRun(workshop, second.id).code, second.code);
+  const made = await makeInWorkshop(workshop, stored.id);
+  assert.deepEqual(workshop.runs.finishedIds(String(made.code), 0, 9).ids, [made.id]);
 });

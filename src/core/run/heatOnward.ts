@@ -64,7 +64,17 @@ const NOT_YET = 1.15;
  */
 export function heatOnward(run: RunSoFar, nowMs: number, so: Progress = progress(run)): HeatOnward {
   const { sheet, rules } = run.snapshot;
-  const heat = heatCaseOf(sheet, rules);
+  const planned = heatCaseOf(sheet, rules);
+  const heat = so.room
+    ? {
+        ...planned,
+        room: {
+          ...planned.room,
+          tempC: so.room.tempC,
+          humidity: so.room.humidity ?? planned.room.humidity,
+        },
+      }
+    : planned;
   const rounds = [...new Set(so.tasks.map(({ round }) => round))];
   return {
     rounds: rounds.flatMap((round) => roundOnward(run, so, heat, round, nowMs) ?? []),

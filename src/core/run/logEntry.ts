@@ -47,6 +47,8 @@ export interface LoggedPour {
 /** What the logbook keeps of a finished run. */
 export interface LogEntry {
   runId: string;
+  /** null for runs of before there were codes. */
+  code: string | null;
   planId: string;
   planVersion: number;
   planName: string;
@@ -96,6 +98,7 @@ export function logEntry(run: Run): LogEntry {
   });
   return {
     runId: run.id,
+    code: run.code,
     planId: run.planId,
     planVersion: run.planVersion,
     planName: sheet.planName,

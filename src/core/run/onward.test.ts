@@ -15,6 +15,7 @@ import {
 } from '../../../tests/support/scriptedMaker';
 import { heatOnward } from './heatOnward';
 import { checkEvent } from './progress';
+import type { RunEvent } from './run';
 
 function doUntil(bench: AtBench, taskId: string): void {
   while (bench.so().inHand && bench.so().inHand?.id !== taskId) doNext(bench);
@@ -125,6 +126,23 @@ test('a jug is followed by what is read in it, and its cooling ends when the for
     ).success,
     false,
   );
+});
+
+test('a colder room than was planned lets a layer skin sooner', () => {
+  const skinS = (...then: RunEvent[]) => {
+    const bench = atBench(STRIPES);
+    for (const event of then) bench.event(event);
+    doUntil(bench, 'r1/A/l1/pour');
+    doNext(bench);
+    return (
+      heatOnward({ snapshot: snapshotOf(STRIPES), events: [] }, 0, bench.so()).rounds[0]?.layers[0]?.skinS ??
+      0
+    );
+  };
+  const planned = skinS();
+  const cold = skinS({ kind: 'room-read', tempC: 12, humidity: null });
+  assert.ok(cold > 0 && cold < planned * 0.95, `${cold} of ${planned}`);
+  assert.ok(skinS({ kind: 'room-read', tempC: 28, humidity: 0.7 }) > planned);
 });
 
 test('any plan is made to its end by a maker with delays: no dead end, no task twice, hands never at two tasks, nothing before what it needs', () => {

@@ -46,6 +46,13 @@ export interface JugReading {
   tempC: number;
 }
 
+/** The air of a room, humidity as a fraction; null where it was not read. */
+export interface RoomRead {
+  at: string;
+  tempC: number;
+  humidity: number | null;
+}
+
 export interface Progress {
   tasks: TaskState[];
   /** The task in hand: the first by the schedule that can be done; null when nothing is left that a run waits for. */
@@ -53,6 +60,8 @@ export interface Progress {
   /** Touches of skins and readings of jugs, in the order they came. */
   touches: Touch[];
   readings: JugReading[];
+  /** The air of the room as it was read last; null where nobody read it. */
+  room: RoomRead | null;
   ended:
     | null
     | {
@@ -96,6 +105,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const extra: ExtraBase[] = [];
   const touches: Touch[] = [];
   const readings: JugReading[] = [];
+  let room: Progress['room'] = null;
   let ended: Progress['ended'] = null;
   for (const { occurredAt: at, event } of events) {
     switch (event.kind) {
@@ -129,6 +139,9 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
         break;
       case 'measured':
         readings.push({ taskId: event.taskId, at, tempC: event.tempC });
+        break;
+      case 'room-read':
+        room = { at, tempC: event.tempC, humidity: event.humidity };
         break;
       case 'forgotten':
         removeLast(touches, event.taskId);
@@ -176,7 +189,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task));
   const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));
   const inHand = open.length === 0 ? null : (toDo.find((task) => task.unmet.length === 0) ?? null);
-  return { tasks, inHand, touches, readings, ended };
+  return { tasks, inHand, touches, readings, room, ended };
 }
 
 /** With what a thermometer showed of jugs besides, in order of time. */
@@ -327,7 +340,7 @@ export function rescaled(plannedG: number, plannedBaseG: number, actualBaseG: nu
 export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, RunFault> {
   const { tasks, ended, touches, readings } = progress(run);
   if (ended) return fail({ code: 'run-has-ended' });
-  if (event.kind === 'abandoned') return ok(event);
+  if (event.kind === 'abandoned' || event.kind === 'room-read') return ok(event);
   if (event.kind === 'finished') {
     const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length;
     return open > 0 ? fail({ code: 'tasks-are-open', open }) : ok(event);

@@ -47,6 +47,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('topped-up'), taskId, massG }),
   /** The last that was said of a task counts no longer: what was added or corrected, else its tick. */
   z.strictObject({ kind: z.literal('undone'), taskId }),
+  /** The air of the room, °C and a fraction of what it can hold. */
+  z.strictObject({ kind: z.literal('room-read'), tempC, humidity: z.number().min(0).max(1).nullable() }),
   /** A layer was touched while its skin forms; the task is that wait. */
   z.strictObject({ kind: z.literal('touched'), taskId, carries: z.boolean() }),
   /** The jug of a melt was read, °C. */
@@ -98,6 +100,8 @@ export const runSchema = z.strictObject({
   planId: z.string(),
   planVersion: z.int().positive(),
   startedAt: z.iso.datetime(),
+  /** What its bars are written on with; null for runs of before there were codes. */
+  code: z.string().nullable(),
   snapshot: snapshotSchema,
   events: z.array(recordedEventSchema),
 });

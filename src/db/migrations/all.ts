@@ -13,6 +13,7 @@ import { putAway } from './0011_put_away';
 import { recordVersions } from './0012_record_versions';
 import { tasksOfEntries } from './0013_tasks_of_entries';
 import { runReadings } from './0014_run_readings';
+import { batchCodes } from './0015_batch_codes';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -30,4 +31,5 @@ export const MIGRATIONS: readonly Migration[] = [
   recordVersions,
   tasksOfEntries,
   runReadings,
+  batchCodes,
 ];

@@ -72,6 +72,8 @@ function Bench({ start, stock }: Props) {
         tasks={shown}
         at={task?.id ?? null}
         onLook={(id) => setLookedAt(id === inHand?.id ? null : id)}
+        room={so.room}
+        onRead={record}
         onGiveUp={(isPutBack) => record({ kind: 'abandoned', note: '', ...(isPutBack ? { isPutBack } : {}) })}
       />
       <div className="flex min-h-0 flex-col gap-2">

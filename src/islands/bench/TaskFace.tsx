@@ -9,6 +9,7 @@ import { BackButton, Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
 import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
 import { PourSaid, usePourSaid } from './PourSaid';
+import { Safety } from './Safety';
 import { WeighFace } from './WeighFace';
 
 /** The task in hand: one sentence, one figure, one thing to press. */
@@ -58,6 +59,7 @@ function DoFace(props: FaceProps) {
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
         {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
         {task.kind === 'pour' && <PourSaid said={said} />}
+        <Safety {...props} />
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <MoreOfDoses {...props} />

@@ -1,7 +1,7 @@
 import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import type { TaskState } from '../../core/run/progress';
-import type { Run } from '../../core/run/run';
+import type { RoomRead, TaskState } from '../../core/run/progress';
+import type { Run, RunEvent } from '../../core/run/run';
 import type { CountedOut } from '../../core/units/counting';
 import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
@@ -12,6 +12,7 @@ import { showCount } from '../../words/en/units/showCount';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
 import { Filling } from './Filling';
+import { RoomNow } from './RoomNow';
 
 interface Props {
   run: Run;
@@ -19,12 +20,14 @@ interface Props {
   /** The task that is shown; null at the end. */
   at: string | null;
   onLook(taskId: string): void;
+  room: RoomRead | null;
+  onRead(event: RunEvent): void;
   /** @param isPutBack what was weighed was not, and goes back onto the shelf */
   onGiveUp(isPutBack: boolean): void;
 }
 
 /** Tasks done and to come, round by round, each with the weight that is aimed at now. */
-export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
+export function TaskList({ run, tasks, at, room, onLook, onRead, onGiveUp }: Props) {
   const list = useRef<HTMLDivElement>(null);
   const { sheet } = run.snapshot;
   const rounds = [...new Set(tasks.map(({ round }) => round))].sort((a, b) => a - b);
@@ -35,10 +38,17 @@ export function TaskList({ run, tasks, at, onLook, onGiveUp }: Props) {
   return (
     <nav className="plate flex min-h-0 flex-col p-3" aria-label="Tasks">
       <h1 className="text-lg leading-tight font-semibold">{sheet.planName}</h1>
-      <p className="quiet mb-2 text-sm">
+      <p className="quiet text-sm">
         {countOf(sheet.pieces, 'piece', 'pieces')}
         {rounds.length > 1 && here && `, round ${here.round + 1} of ${rounds.length}`}
+        {run.code !== null && (
+          <>
+            {' '}
+            · batch <strong className="whitespace-nowrap">{run.code}</strong>
+          </>
+        )}
       </p>
+      <RoomNow run={run} room={room} onRead={onRead} />
       <Filling sheet={sheet} tasks={tasks} round={here?.round ?? rounds.at(-1) ?? 0} />
       <div ref={list} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
         {rounds.map((round) => (

@@ -17,6 +17,7 @@ import type { FaceProps } from './faceProps';
 import { Keypad } from './Keypad';
 import { LotChoice } from './LotChoice';
 import { OnTheScale } from './OnTheScale';
+import { Safety } from './Safety';
 import { TooMuch } from './TooMuch';
 import { useWeighing, type Weighing } from './useWeighing';
 
@@ -45,7 +46,12 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
           targetG={targetG}
           day={new Date().toISOString().slice(0, 10)}
         />
-        {weighing.weighedG === null && <Explained task={task} sheet={sheet} line={line} targetG={targetG} />}
+        {weighing.weighedG === null && (
+          <>
+            <Explained task={task} sheet={sheet} line={line} targetG={targetG} />
+            <Safety {...props} />
+          </>
+        )}
         <Cautions cautions={cautions} />
         <TooMuch {...props} weighing={weighing} />
         <WhatCame {...props} weighing={weighing} line={line} counted={counted} />
