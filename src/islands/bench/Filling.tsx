@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
 import type { TaskState } from '../../core/run/progress';
 import { sectionOf } from '../../core/section/section';
@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** One cavity of the round in hand, with what has been poured into it so far. Nothing where its shape is not known. */
-export function Filling({ sheet, tasks, round }: Props) {
+export const Filling = memo(function Filling({ sheet, tasks, round }: Props) {
   const { locale } = useShowing();
   const whole = useMemo(() => sectionOf(sheet), [sheet]);
   if (!whole) return null;
@@ -32,4 +32,4 @@ export function Filling({ sheet, tasks, round }: Props) {
       <Section section={{ ...whole, pours }} locale={locale} thumbnail />
     </div>
   );
-}
+});

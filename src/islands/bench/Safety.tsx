@@ -13,24 +13,26 @@ export function Safety({ run, task, tasks, rules }: FaceProps) {
   if (isFirst && !isRead)
     return (
       <section className="border-warning my-2 rounded-lg border-4 p-3" aria-labelledby="before-hot">
-        <h3 id="before-hot" className="flex items-center gap-2 text-xl font-semibold">
-          <TriangleAlert size={24} aria-hidden="true" /> Before it gets hot
-        </h3>
+        <div className="flex flex-wrap items-center gap-3">
+          <h3 id="before-hot" className="mr-auto flex items-center gap-2 text-xl font-semibold">
+            <TriangleAlert size={24} aria-hidden="true" /> Before it gets hot
+          </h3>
+          <button
+            type="button"
+            className="btn btn-secondary btn-lg"
+            onClick={() => {
+              localStorage.setItem(key, '1');
+              setRead(true);
+            }}
+          >
+            I have read it
+          </button>
+        </div>
         <ul className="my-2 list-disc pl-6">
           {BEFORE_IT_GETS_HOT.map((each) => (
             <li key={each}>{each}</li>
           ))}
         </ul>
-        <button
-          type="button"
-          className="btn btn-secondary btn-lg"
-          onClick={() => {
-            localStorage.setItem(key, '1');
-            setRead(true);
-          }}
-        >
-          I have read it
-        </button>
       </section>
     );
   if (hazards.length === 0) return null;

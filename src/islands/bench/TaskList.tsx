@@ -1,5 +1,5 @@
 import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import type { RoomRead, TaskState } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { CountedOut } from '../../core/units/counting';
@@ -29,8 +29,11 @@ interface Props {
 /** Tasks done and to come, round by round, each with the weight that is aimed at now. */
 export function TaskList({ run, tasks, at, room, onLook, onRead, onGiveUp }: Props) {
   const list = useRef<HTMLDivElement>(null);
+  const looks = useRef(onLook);
+  looks.current = onLook;
+  const look = useCallback((taskId: string) => looks.current(taskId), []);
   const { sheet } = run.snapshot;
-  const rounds = [...new Set(tasks.map(({ round }) => round))].sort((a, b) => a - b);
+  const rounds = roundsOf(tasks);
   const here = tasks.find(({ id }) => id === at);
   useEffect(() => {
     list.current?.querySelector(`[data-task="${at}"]`)?.scrollIntoView({ block: 'nearest' });
@@ -51,29 +54,45 @@ export function TaskList({ run, tasks, at, room, onLook, onRead, onGiveUp }: Pro
       <RoomNow run={run} room={room} onRead={onRead} />
       <Filling sheet={sheet} tasks={tasks} round={here?.round ?? rounds.at(-1) ?? 0} />
       <div ref={list} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
-        {rounds.map((round) => (
-          <section key={round} aria-label={`Round ${round + 1}`}>
-            {rounds.length > 1 && <h2 className="quiet text-sm font-semibold">Round {round + 1}</h2>}
-            <ol className="flex flex-col gap-1">
-              {tasks
-                .filter((task) => task.round === round)
-                .map((task) => (
-                  <TaskItem
-                    key={task.id}
-                    task={task}
-                    name={taskName(task, sheet)}
-                    counted={weighedLine(sheet, task)?.counted ?? null}
-                    isHere={task.id === at}
-                    onLook={onLook}
-                  />
-                ))}
-            </ol>
-          </section>
-        ))}
+        <Rounds run={run} tasks={tasks} at={at} onLook={look} />
       </div>
       <GiveUp onGiveUp={onGiveUp} />
     </nav>
   );
+}
+
+/** The tasks round by round: drawn anew where they change, and not with every reading of a scale. */
+const Rounds = memo(function Rounds({
+  run,
+  tasks,
+  at,
+  onLook,
+}: Pick<Props, 'run' | 'tasks' | 'at' | 'onLook'>) {
+  const { sheet } = run.snapshot;
+  const rounds = roundsOf(tasks);
+  return rounds.map((round) => (
+    <section key={round} aria-label={`Round ${round + 1}`}>
+      {rounds.length > 1 && <h2 className="quiet text-sm font-semibold">Round {round + 1}</h2>}
+      <ol className="flex flex-col gap-1">
+        {tasks
+          .filter((task) => task.round === round)
+          .map((task) => (
+            <TaskItem
+              key={task.id}
+              task={task}
+              name={taskName(task, sheet)}
+              counted={weighedLine(sheet, task)?.counted ?? null}
+              isHere={task.id === at}
+              onLook={onLook}
+            />
+          ))}
+      </ol>
+    </section>
+  ));
+});
+
+function roundsOf(tasks: readonly TaskState[]): number[] {
+  return [...new Set(tasks.map(({ round }) => round))].sort((a, b) => a - b);
 }
 
 /** Asks before a run leaves the bench for good, and what becomes of what it took off the shelf. */

@@ -23,16 +23,16 @@ export function useWeighed(
   const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
   const typedG = typed.trim() === '' ? shownG : parsed?.success && parsed.data > 0 ? parsed.data : null;
   const typedBase = task?.kind === 'weigh-base' && task.doneAt === null ? task : null;
+  const baseG = typedBase === null ? null : typedG;
   // What is typed for the base moves every dose of its jug at once, before it is ticked.
-  const shown = tasks.map((each) =>
-    typedBase &&
-    typedG !== null &&
-    each.kind === 'weigh-dose' &&
-    each.into !== 'dish' &&
-    baseTaskId(snapshot, each) === typedBase.id
-      ? { ...each, targetG: rescaled(each.massG, typedBase.massG, typedG) }
-      : each,
-  );
+  const shown = useMemo(() => {
+    if (typedBase === null || baseG === null) return tasks;
+    return tasks.map((each) =>
+      each.kind === 'weigh-dose' && each.into !== 'dish' && baseTaskId(snapshot, each) === typedBase.id
+        ? { ...each, targetG: rescaled(each.massG, typedBase.massG, baseG) }
+        : each,
+    );
+  }, [tasks, snapshot, typedBase, baseG]);
   const over = task
     ? overLimits(
         sheet,
