@@ -99,6 +99,15 @@ export const OPEN_ROWS = {
     task_id: text.nullable(),
     points: keptPointsSchema,
   }),
+  /** Instruments beside what is known, g or °C. */
+  instrument_checks: z.strictObject({
+    id,
+    instrument: text,
+    quantity: text,
+    at: moment,
+    reference: z.number(),
+    shown: z.number(),
+  }),
   put_away: z.strictObject({ kind: text, id, state: z.enum(['archived', 'deleted']), at: moment }),
   /** What records were before, in the shape of their day. */
   record_versions: z.strictObject({

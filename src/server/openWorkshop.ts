@@ -11,6 +11,7 @@ import { moldSchema } from '../core/molds/moldSchema';
 import { openDatabase } from '../db/connection';
 import { DATABASE_FILE } from '../db/dataFolder.mjs';
 import { houseRulesTable } from '../db/houseRules';
+import { instrumentCheckTable } from '../db/instrumentChecks';
 import { lotTable } from '../db/lots';
 import { makeFolder } from '../db/makeFolder';
 import { planTable } from '../db/plans';
@@ -37,6 +38,7 @@ export interface Workshop {
   lots: ReturnType<typeof lotTable>;
   /** What instruments showed while runs were made. */
   readings: ReturnType<typeof runReadingTable>;
+  instrumentChecks: ReturnType<typeof instrumentCheckTable>;
   jugs: RecordTable<Jug>;
   scales: RecordTable<Scale>;
   /** The choices, as they are saved. */
@@ -90,6 +92,7 @@ export function tablesOf(
     runs: runTable(db, rules),
     lots: lotTable(db),
     readings: runReadingTable(db),
+    instrumentChecks: instrumentCheckTable(db),
     jugs,
     scales,
     houseRules,

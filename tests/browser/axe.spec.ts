@@ -127,6 +127,12 @@ test('axe finds nothing in what a view opens to, by day and by night', async ({ 
   await expect(page.getByRole('heading', { name: 'Melt' })).toBeVisible();
   await looksRight(page);
   await page.getByRole('button', { name: /ticked/ }).click();
+  await page.getByRole('button', { name: 'It was another weight' }).click();
+  await page.getByRole('button', { name: 'Scale and thermometer' }).click();
+  await page.getByLabel('Which scale').selectOption('stand-in');
+  await expect(page.getByRole('group', { name: 'Stand-in scale' })).toBeVisible();
+  await looksRight(page);
+  await page.getByRole('button', { name: /^Room\?/ }).click();
   await looksRight(page);
   expect(problems).toEqual([]);
   await context.close();

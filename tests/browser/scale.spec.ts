@@ -108,4 +108,41 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
     ['{"massG": 1e9}', 'application/json', 422],
   ] as const)
     expect((await push(data, type)).status(), data).toBe(status);
+
+  // Beside a known weight and in ice water: how far off they are, and the Logbook says it of the run.
+  await page.goto('/house-rules');
+  const check = page.getByRole('form', { name: 'New check' });
+  const write = async (instrument: string, against: string, shown: string) => {
+    await check.getByLabel('Which instrument').fill(instrument);
+    await check.getByLabel(/^Known weight/).fill(against);
+    await check.getByLabel(/^It showed/).fill(shown);
+    await check.getByRole('button', { name: 'Write the check down' }).click();
+  };
+  for (const [instrument, against, shown, fault] of [
+    ['', '100', '100', 'Which instrument'],
+    ['probe', 'constructor', '100', 'Known weight'],
+    ['probe', '-5', '100', 'below zero'],
+    ['probe', 'ice', '½x', 'It showed'],
+  ] as const) {
+    await write(instrument, against, shown);
+    await expect(check.getByRole('alert')).toContainText(fault);
+  }
+  const checks = page.getByRole('region', { name: 'Check weights and ice water' });
+  await write('stand-in scale', '100', '100,3');
+  await expect(checks).toContainText('0.30 g too much beside 100.0 g');
+  await write('probe', 'ice water', '0.4');
+  await expect(checks).toContainText('0.4 °C too much beside ice water');
+  const send = async (event: object) =>
+    expect(
+      (
+        await request.post(`/api/runs/${id}/events`, {
+          data: { eventId: crypto.randomUUID(), event, source: { instrumentId: 'stand-in scale' } },
+        })
+      ).status(),
+    ).toBe(201);
+  await send({ kind: 'weighed', taskId: 'r1/A/l1/dose-1', massG: 12 });
+  for (const taskId of ['r1/A/l1/pour', 'r1/unmold']) await send({ kind: 'done', taskId });
+  await send({ kind: 'finished', verdict: 'good', goodPieces: 6, note: '' });
+  await page.goto(`/log/${id}`);
+  await expect(page.getByText('0.30 g too much beside 100.0 g')).toBeVisible();
 });

@@ -1,4 +1,5 @@
 import type { SheetLine } from '../plan/sheet';
+import { jugGroups } from '../pours/sharedJug';
 import { weighedLine } from '../work/weighedLine';
 import { lastDone } from './poured';
 import { progress, type TaskState } from './progress';
@@ -42,6 +43,8 @@ export interface LoggedPour {
   tempC: number | null;
   cavities: number | null;
   leftG: number | null;
+  /** What was left of all that was weighed into its jug. */
+  leftFraction: number | null;
 }
 
 /** What the logbook keeps of a finished run. */
@@ -110,13 +113,15 @@ export function logEntry(run: Run): LogEntry {
     note: ended.note,
     toScrapG: ended.toScrapG,
     weights,
-    pours: tasks.flatMap((task) => loggedPour(run, task) ?? []),
+    pours: tasks.flatMap((task) => loggedPour(run, task, tasks) ?? []),
   };
 }
 
-function loggedPour(run: Run, task: TaskState): LoggedPour | null {
+function loggedPour(run: Run, task: TaskState, tasks: readonly TaskState[]): LoggedPour | null {
   if (task.kind !== 'pour' || task.doneAt === null) return null;
   const said = lastDone(run, task.id);
+  const leftG = said?.leftG ?? null;
+  const jugG = weighedIntoJug(run, task, tasks);
   return {
     round: task.round + 1,
     load: task.load + 1,
@@ -126,6 +131,20 @@ function loggedPour(run: Run, task: TaskState): LoggedPour | null {
     plannedC: task.tempC,
     tempC: said?.tempC ?? null,
     cavities: said?.cavities ?? null,
-    leftG: said?.leftG ?? null,
+    leftG,
+    leftFraction: leftG === null || !(jugG > 0) ? null : leftG / jugG,
   };
+}
+
+/** All that was weighed into the jug of a pour and stays in it, g. */
+function weighedIntoJug({ snapshot: { sheet } }: Run, pour: TaskState, tasks: readonly TaskState[]): number {
+  const [own = 0] = pour.pourIndexes;
+  const group = jugGroups(sheet.pours).find((each) => each.includes(own)) ?? [own];
+  return tasks
+    .filter(({ round, load }) => round === pour.round && load === pour.load)
+    .filter(({ pourIndexes }) => group.includes(pourIndexes[0] ?? -1))
+    .filter(
+      (task) => !(task.kind === 'weigh-dose' && task.into === 'dish') && !weighedLine(sheet, task)?.leaves,
+    )
+    .reduce((sum, { actualG }) => sum + (actualG ?? 0), 0);
 }

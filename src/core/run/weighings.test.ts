@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { colorant, fragrance, isClose, planFile, sheetOf } from '../../../tests/support/planFiles';
-import { runOf, snapshotOf } from '../../../tests/support/runs';
+import { madeRun, runOf, snapshotOf } from '../../../tests/support/runs';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { LotStock } from '../stock/stock';
+import { logEntry } from './logEntry';
 import { lotAtScale, scannedLot } from './lotAtScale';
 import { moreOfDoses } from './moreOfDoses';
 import { overshoot } from './overshoot';
@@ -116,4 +117,21 @@ test('before it is poured, colours may be added to, and doses that more base lef
     ],
   );
   assert.deepEqual(more({ kind: 'done', taskId: 'r1/A/l1/pour' }), []);
+});
+
+test('the log tells each pour: how warm, how many cavities, and what stayed of its jug', () => {
+  const { events } = madeRun(sheet);
+  const said = events.map((each) =>
+    each.event.kind === 'done' && each.event.taskId === 'r1/A/l1/pour'
+      ? { ...each, event: { ...each.event, tempC: 56.2, cavities: 5.5, leftG: 12.5 } }
+      : each,
+  );
+  const { pours, weights } = logEntry({ ...runOf(sheet), events: said });
+  const jugG = weights.reduce((sum, { actualG }) => sum + actualG, 0);
+  assert.equal(pours.length, 1);
+  const [pour] = pours;
+  assert.deepEqual([pour?.pourLetters, pour?.tempC, pour?.cavities, pour?.leftG], [['A'], 56.2, 5.5, 12.5]);
+  assert.ok(isClose(pour?.leftFraction ?? 0, 12.5 / jugG));
+  const nothingSaid = logEntry({ ...runOf(sheet), events });
+  assert.deepEqual([nothingSaid.pours[0]?.tempC, nothingSaid.pours[0]?.leftFraction], [null, null]);
 });

@@ -14,6 +14,7 @@ import { recordVersions } from './0012_record_versions';
 import { tasksOfEntries } from './0013_tasks_of_entries';
 import { runReadings } from './0014_run_readings';
 import { batchCodes } from './0015_batch_codes';
+import { instrumentChecks } from './0016_instrument_checks';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -32,4 +33,5 @@ export const MIGRATIONS: readonly Migration[] = [
   tasksOfEntries,
   runReadings,
   batchCodes,
+  instrumentChecks,
 ];

@@ -2,10 +2,9 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { type ScaleReading, type ScaleWatch, scaleTarget, watchScale } from '../../core/run/scaleWatch';
-import type { Reading } from '../../instruments/reading';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
-import { listenToChanges } from '../shared/changes';
+import { listenToPushed, listenToStandIn, type OnReading } from './readingSources';
 import { useRecorder } from './useRecorder';
 import { useZero } from './useZero';
 
@@ -135,27 +134,17 @@ function listenTo(
   source: ScaleSource,
   port: LinePort | null,
   worker: { current: Worker | null },
-  onReading: (reading: Reading, instrument: string) => void,
+  onReading: OnReading,
 ): () => void {
   if (source === 'cable' && port)
     return serialLines(port, BAUD_RATE, Date.now)((reading) => onReading(reading, CABLE));
-  if (source === 'stand-in') {
-    const started = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    started.onmessage = ({ data }: MessageEvent<Reading>) => onReading(data, STAND_IN);
-    started.postMessage({ kind: 'start', seed: 1 } satisfies StandInRequest);
-    worker.current = started;
-    return () => {
-      worker.current = null;
-      started.terminate();
-    };
-  }
-  return listenToChanges({
-    onChange() {},
-    onThere() {},
-    onAway() {},
-    // By the bench's clock: that of the sender may be another.
-    onReading: ({ reading, instrument }) => onReading({ ...reading, atMs: Date.now() }, instrument),
-  });
+  if (source !== 'stand-in') return listenToPushed(onReading);
+  const started = new Worker(new URL('../../workers/standIn.worker.ts', import.meta.url), { type: 'module' });
+  return listenToStandIn(
+    started,
+    worker,
+    { kind: 'start', seed: 1 } satisfies StandInRequest,
+    STAND_IN,
+    onReading,
+  );
 }

@@ -3,10 +3,9 @@ import { type KeptReadings, type ReadingPoint, thinnedReadings } from '../../cor
 import type { JugReading } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { settledReadings } from '../../core/run/settledReadings';
-import type { Reading } from '../../instruments/reading';
 import type { ThermometerRequest } from '../../workers/standInProtocol';
 import { callApi } from '../shared/api';
-import { listenToChanges } from '../shared/changes';
+import { listenToPushed, listenToStandIn, type OnReading } from './readingSources';
 import { useRecorder } from './useRecorder';
 
 /** Nothing new for so long: it is gone. */
@@ -113,25 +112,12 @@ function listenTo(
   source: ThermometerSource,
   roomC: number,
   worker: { current: Worker | null },
-  onReading: (reading: Reading, instrument: string) => void,
+  onReading: OnReading,
 ): () => void {
-  if (source === 'stand-in') {
-    const started = new Worker(new URL('../../workers/standInThermometer.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    started.onmessage = ({ data }: MessageEvent<Reading>) => onReading(data, STAND_IN);
-    started.postMessage({ kind: 'start', seed: SEED, roomC } satisfies ThermometerRequest);
-    worker.current = started;
-    return () => {
-      worker.current = null;
-      started.terminate();
-    };
-  }
-  return listenToChanges({
-    onChange() {},
-    onThere() {},
-    onAway() {},
-    // By the bench's clock: that of the sender may be another.
-    onReading: ({ reading, instrument }) => onReading({ ...reading, atMs: Date.now() }, instrument),
+  if (source !== 'stand-in') return listenToPushed(onReading);
+  const started = new Worker(new URL('../../workers/standInThermometer.worker.ts', import.meta.url), {
+    type: 'module',
   });
+  const begin: ThermometerRequest = { kind: 'start', seed: SEED, roomC };
+  return listenToStandIn(started, worker, begin, STAND_IN, onReading);
 }

@@ -1,6 +1,7 @@
 import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { HouseChoices, Jug, Scale } from '../../core/houseRules/houseRules';
+import type { InstrumentCheck } from '../../core/run/instrumentCheck';
 import { callApi } from '../shared/api';
 import { FigureField } from '../shared/FigureField';
 import { RecordProblem } from '../shared/RecordProblem';
@@ -10,6 +11,7 @@ import { useSaveQueue } from '../shared/useSaveQueue';
 import { ChoiceFields } from './ChoiceFields';
 import { CurrencyField } from './CurrencyField';
 import { FIGURES } from './figures';
+import { InstrumentChecks } from './InstrumentChecks';
 import { Jugs } from './Jugs';
 import { Scales } from './Scales';
 import { SpareMold } from './SpareMold';
@@ -18,6 +20,7 @@ interface Props {
   start: StoredItem<HouseChoices>;
   jugs: StoredItem<Jug>[];
   scales: StoredItem<Scale>[];
+  checks: InstrumentCheck[];
   /** The mold book. */
   molds: { id: string; name: string }[];
 }
@@ -31,7 +34,7 @@ const STATE_WORDS = {
 };
 
 /** Every choice of the workshop with its reason, saved at each change; below them what it works with. */
-function HouseRulesForm({ start, jugs, scales, molds }: Props) {
+function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
   const [choices, setChoices] = useState(start.item);
   const { queue, state } = useSaveQueue<HouseChoices, StoredItem<HouseChoices>>(start, (item, revision) =>
     callApi('PUT', '/api/house-rules', { item, revision }),
@@ -110,6 +113,7 @@ function HouseRulesForm({ start, jugs, scales, molds }: Props) {
         </section>
         <Jugs start={jugs} />
         <Scales start={scales} />
+        <InstrumentChecks start={checks} />
       </div>
     </div>
   );

@@ -1,0 +1,53 @@
+import type { InstrumentCheck } from '../core/run/instrumentCheck';
+import { lastCheckBefore } from '../core/run/instrumentCheck';
+import type { Quantity } from '../core/run/keptReadings';
+import type { Run } from '../core/run/run';
+import type { Workshop } from './openWorkshop';
+import { idTaken } from './problem';
+
+/**
+ * Adds how an instrument stood beside what is known. The caller chooses the id, so that one sent twice is there once.
+ *
+ * @throws Problem 409 for an id that another check has
+ */
+export function addInstrumentCheck(
+  { db, instrumentChecks, now }: Workshop,
+  check: Omit<InstrumentCheck, 'at'>,
+): InstrumentCheck {
+  const add = db.transaction(() => {
+    const known = instrumentChecks.find(check.id);
+    if (!known) {
+      const added = { ...check, at: now() };
+      instrumentChecks.insert(added);
+      return added;
+    }
+    const { at, ...sent } = known;
+    if (Object.entries(check).some(([key, value]) => sent[key as keyof typeof sent] !== value))
+      throw idTaken('check', check.id);
+    return { ...sent, at };
+  });
+  return add.immediate();
+}
+
+/** An instrument that a run was read from, and its last check before that. */
+export interface InstrumentOfRun {
+  instrument: string;
+  quantity: Quantity;
+  check: InstrumentCheck | null;
+}
+
+export function instrumentsOfRun({ instrumentChecks, readings }: Workshop, run: Run): InstrumentOfRun[] {
+  const read = new Map<string, InstrumentOfRun>();
+  const checks = instrumentChecks.latest();
+  const note = (instrument: string, quantity: Quantity, at: string) =>
+    read.set(`${quantity} ${instrument}`, {
+      ...{ instrument, quantity },
+      check: lastCheckBefore(checks, instrument, quantity, at),
+    });
+  for (const { source, occurredAt, event } of run.events)
+    if (source.instrumentId)
+      note(source.instrumentId, event.kind === 'measured' ? 'temperature' : 'mass', occurredAt);
+  for (const { instrument, quantity, points } of readings.ofRun(run.id))
+    note(instrument, quantity, new Date(points.at(-1)?.atMs ?? 0).toISOString());
+  return [...read.values()];
+}
