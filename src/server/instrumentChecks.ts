@@ -37,17 +37,20 @@ export interface InstrumentOfRun {
 }
 
 export function instrumentsOfRun({ instrumentChecks, readings }: Workshop, run: Run): InstrumentOfRun[] {
-  const read = new Map<string, InstrumentOfRun>();
-  const checks = instrumentChecks.latest();
-  const note = (instrument: string, quantity: Quantity, at: string) =>
-    read.set(`${quantity} ${instrument}`, {
-      ...{ instrument, quantity },
-      check: lastCheckBefore(checks, instrument, quantity, at),
-    });
+  const lastUsed = new Map<string, { instrument: string; quantity: Quantity; at: string }>();
+  const use = (instrument: string, quantity: Quantity, at: string) => {
+    const key = `${quantity} ${instrument}`;
+    const before = lastUsed.get(key)?.at ?? '';
+    if (at > before) lastUsed.set(key, { instrument, quantity, at });
+  };
   for (const { source, occurredAt, event } of run.events)
     if (source.instrumentId)
-      note(source.instrumentId, event.kind === 'measured' ? 'temperature' : 'mass', occurredAt);
+      use(source.instrumentId, event.kind === 'measured' ? 'temperature' : 'mass', occurredAt);
   for (const { instrument, quantity, points } of readings.ofRun(run.id))
-    note(instrument, quantity, new Date(points.at(-1)?.atMs ?? 0).toISOString());
-  return [...read.values()];
+    use(instrument, quantity, new Date(points.at(-1)?.atMs ?? 0).toISOString());
+  const checks = instrumentChecks.latest();
+  return [...lastUsed.values()].map(({ instrument, quantity, at }) => ({
+    ...{ instrument, quantity },
+    check: lastCheckBefore(checks, instrument, quantity, at),
+  }));
 }

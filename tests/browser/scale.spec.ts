@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { given, ownFile, scent } from './workshop';
+import { copyOf, given, ownFile, scent } from './workshop';
 
 test('drops are counted by a press each, or all of them as they were planned', async ({ page, request }) => {
   const { id: planId } = await given(request, ownFile([[scent, '12 drops']]));
@@ -145,4 +145,56 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   await send({ kind: 'finished', verdict: 'good', goodPieces: 6, note: '' });
   await page.goto(`/log/${id}`);
   await expect(page.getByText('0.30 g too much beside 100.0 g')).toBeVisible();
+});
+
+test('Lighthouse Stripe from the cut to the unmolding, hands free: what is put on the scale ticks itself, the pedal does the rest', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(180_000);
+  const planId = await copyOf(request, 'Lighthouse Stripe');
+  const id = crypto.randomUUID();
+  expect((await request.post('/api/runs', { data: { id, planId } })).status()).toBe(201);
+  await page.clock.install({ time: new Date() });
+  await page.goto(`/bench/${id}`);
+  await page.getByRole('button', { name: 'Scale and thermometer' }).click();
+  await page.getByLabel('Which scale').selectOption('stand-in');
+  await page.getByLabel('Tick by itself').check();
+  const tasks = page.getByRole('navigation', { name: 'Tasks' });
+  const ticked = tasks.getByText(', ticked');
+  const inHand = tasks.locator('[aria-current="step"]');
+  const live = page.getByTestId('live');
+  const early = page.locator('[data-state="early"]');
+  const order: string[] = [];
+  for (let step = 0; step < 40; step++) {
+    const before = await ticked.count();
+    const task = (await inHand.getAttribute('data-task')) ?? '';
+    order.push(task);
+    if (task.endsWith('unmold')) break;
+    if (await page.getByTestId('target').isVisible()) {
+      await expect(live).toHaveAttribute('data-place', 'nothing');
+      await page.getByRole('button', { name: 'Put what is aimed at' }).click();
+    } else {
+      // What is not due yet is waited for.
+      for (let minutes = 0; minutes < 60 && (await early.count()) > 0; minutes++)
+        await page.clock.fastForward(60_000);
+      await expect(page.locator('[data-next]')).toBeEnabled();
+      await page.keyboard.press('PageDown');
+    }
+    await expect(ticked).toHaveCount(before + 1);
+  }
+  expect(order.at(-1)).toBe('r1/unmold');
+  const { events, snapshot } = await (await request.get(`/api/runs/${id}`)).json();
+  const planned = new Map<string, number>(
+    snapshot.tasks.map((task: { id: string; massG?: number }) => [task.id, task.massG ?? 0]),
+  );
+  const weighed = events.filter(({ event }: { event: { kind: string } }) => event.kind === 'weighed');
+  expect(weighed.length).toBeGreaterThan(5);
+  for (const { event, source } of weighed) {
+    expect(source.instrumentId).toBe('stand-in scale');
+    expect(Math.abs(event.massG / (planned.get(event.taskId) ?? 1) - 1), event.taskId).toBeLessThan(0.05);
+  }
+  // What it took is put back: other tests share the shelf.
+  const over = { eventId: crypto.randomUUID(), event: { kind: 'abandoned', note: '', isPutBack: true } };
+  expect((await request.post(`/api/runs/${id}/events`, { data: over })).status()).toBe(201);
 });

@@ -1,4 +1,4 @@
-import { type FormEvent, lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, type SubmitEvent, Suspense, useEffect, useState } from 'react';
 import type { JugOnward } from '../../core/run/heatOnward';
 import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
@@ -56,7 +56,7 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, thermometer,
   const fault =
     (asked || text.trim() !== '') && !parsed.success ? explainFigureFault(parsed.error, rule) : null;
 
-  function read(event: FormEvent) {
+  function read(event: SubmitEvent) {
     event.preventDefault();
     setAsked(true);
     if (!parsed.success) return;

@@ -1,4 +1,4 @@
-import { type FormEvent, useRef, useState } from 'react';
+import { type SubmitEvent, useRef, useState } from 'react';
 import { ok } from '../../core/result';
 import type { RoomRead } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
@@ -64,7 +64,7 @@ function RoomForm({ onRead, onClose }: Pick<Props, 'onRead'> & { onClose(): void
   const tempRead = parseFigure(temp, rule);
   const humidRead = humid.trim() === '' ? ok(null) : parseFigure(humid, HUMIDITY);
 
-  function read(event: FormEvent) {
+  function read(event: SubmitEvent) {
     event.preventDefault();
     setAsked(true);
     if (!tempRead.success || !humidRead.success) return;
