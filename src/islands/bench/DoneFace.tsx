@@ -4,8 +4,8 @@ import { typedWeight } from '../../core/run/typedWeight';
 import { weighedMaterial } from '../../core/run/usedMaterials';
 import { massUnit } from '../../core/units/showQuantity';
 import { weighedLine } from '../../core/work/weighedLine';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { showAmountOut } from '../../words/en/units/showCount';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
 import { BackButton } from './faceParts';
@@ -93,7 +93,7 @@ function ChangeForm({
       ? null
       : parsed.success
         ? 'More than nothing: write what the scale shows.'
-        : explainQuantityFault(parsed.error, ['mass']);
+        : explainWeightFault(parsed.error);
   return (
     <form
       className="flex w-full max-w-2xl flex-col gap-3"

@@ -11,7 +11,7 @@ import { massUnit, type Showing, showMass } from '../../core/units/showQuantity'
 import { writeMass } from '../../core/units/writeQuantity';
 import { VERDICT_NAMES } from '../../words/en/run/verdictNames';
 import { explainFigureFault } from '../../words/en/units/figureFault';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { useShowing } from '../shared/showing';
 import { Choices } from './Choices';
 import { LargeField } from './LargeField';
@@ -142,7 +142,7 @@ function useScrapText(run: Run) {
   );
   const parsed = text.trim() === '' ? ok(0) : parseMass(text, showing.system);
   const fault = !parsed.success
-    ? explainQuantityFault(parsed.error, ['mass'])
+    ? explainWeightFault(parsed.error)
     : parsed.data > MOST_SCRAP_G
       ? `At the most ${showMass(MOST_SCRAP_G, showing)}.`
       : null;

@@ -5,7 +5,7 @@ import { parseMass } from '../../core/units/parseMass';
 import type { QuantityFault } from '../../core/units/quantityFault';
 import { massUnit, type Showing } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { useShowing } from '../shared/showing';
 import { LargeField } from './LargeField';
 
@@ -69,7 +69,7 @@ export function PourSaid({ said }: { said: SaidOfPour }) {
           unit={massUnit(showing.system)}
           inputMode="decimal"
           value={left}
-          fault={leftRead.success ? null : explainQuantityFault(leftRead.error, ['mass'])}
+          fault={leftRead.success ? null : explainWeightFault(leftRead.error)}
           says="weighed before it is washed"
           onChange={setLeft}
         />

@@ -6,8 +6,8 @@ import { weighedMaterial } from '../../core/run/usedMaterials';
 import type { CountedOut } from '../../core/units/counting';
 import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { weighedLine } from '../../core/work/weighedLine';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
 import { countParts, showCount } from '../../words/en/units/showCount';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { byEyeLimit } from '../../words/en/work/byEyeWords';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
@@ -137,7 +137,7 @@ function WhatCame({
           ? deviationText(weighedG, targetG, line?.counted ?? null, showing)
           : isBad
             ? !parsed.success
-              ? explainQuantityFault(parsed.error, ['mass'])
+              ? explainWeightFault(parsed.error)
               : counted
                 ? 'Nothing counted yet: write how many went in.'
                 : 'Nothing on the scale yet: write the weight that it shows.'

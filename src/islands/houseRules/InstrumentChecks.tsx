@@ -6,7 +6,7 @@ import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing } from '../../core/units/showQuantity';
 import { checkWords } from '../../words/en/run/checkWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { callApi } from '../shared/api';
 import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
@@ -81,9 +81,9 @@ function readCheck(
     });
   }
   const against = parseMass(texts.against, system);
-  if (!against.success) return fail(`Known weight: ${explainQuantityFault(against.error, ['mass'])}`);
+  if (!against.success) return fail(`Known weight: ${explainWeightFault(against.error)}`);
   if (!(against.data > 0)) return fail('Known weight: more than nothing.');
   const shown = parseMass(texts.shown, system);
-  if (!shown.success) return fail(`It showed: ${explainQuantityFault(shown.error, ['mass'])}`);
+  if (!shown.success) return fail(`It showed: ${explainWeightFault(shown.error)}`);
   return ok({ instrument, quantity: 'mass', reference: against.data, shown: shown.data });
 }

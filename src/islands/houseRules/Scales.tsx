@@ -2,7 +2,7 @@ import type { Scale } from '../../core/houseRules/houseRules';
 import { fail, ok, type Result } from '../../core/result';
 import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing, showNumber } from '../../core/units/showQuantity';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing } from '../shared/showing';
 import { useRecords } from '../shared/useRecords';
@@ -71,7 +71,7 @@ function readMass(
   system: Showing['system'],
 ): Result<number, string> {
   const parsed = parseMass(text, system);
-  if (!parsed.success) return fail(`${label}: ${explainQuantityFault(parsed.error, ['mass'])}`);
+  if (!parsed.success) return fail(`${label}: ${explainWeightFault(parsed.error)}`);
   return parsed.data >= least && parsed.data <= most
     ? ok(parsed.data)
     : fail(`${label}: from ${least} to ${most} g.`);

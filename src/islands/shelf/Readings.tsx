@@ -10,6 +10,7 @@ import { readingsText } from '../../formats/records/listTexts';
 import { showDay } from '../../words/en/showTime';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { EnterField } from '../shared/EnterField';
 import { today } from '../shared/today';
 import type { MaterialTyped } from './materialForm';
@@ -99,7 +100,7 @@ function NewReading({ onAdd }: { onAdd(reading: Reading): void }) {
     const counted = readCount(of, count);
     if (typeof counted === 'string') return setProblem(counted);
     const massG = parseMass(mass, 'metric');
-    if (!massG.success) return setProblem(`On the scale: ${explainQuantityFault(massG.error, ['mass'])}`);
+    if (!massG.success) return setProblem(`On the scale: ${explainWeightFault(massG.error)}`);
     if (massG.data < 0.001) return setProblem('On the scale: nothing was weighed. Count more of it.');
     setProblem(null);
     setMass('');

@@ -4,7 +4,7 @@ import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
 import { massUnit, type Showing } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
-import { explainQuantityFault } from '../../words/en/units/quantityFault';
+import { explainWeightFault } from '../../words/en/units/weightFault';
 import { callApi } from '../shared/api';
 import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
@@ -110,5 +110,5 @@ function readAmount(text: string, isPacking: boolean, showing: Showing): number 
     return parsed.success ? parsed.data : explainFigureFault(parsed.error, PIECES);
   }
   const parsed = parseMass(text, showing.system);
-  return parsed.success ? parsed.data : explainQuantityFault(parsed.error, ['mass']);
+  return parsed.success ? parsed.data : explainWeightFault(parsed.error);
 }

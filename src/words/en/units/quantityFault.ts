@@ -18,7 +18,6 @@ export function explainQuantityFault(
   fault: QuantityFault,
   kinds: readonly QuantityKind[] = ALL_KINDS,
 ): string {
-  const isWeight = kinds.every((kind) => kind === 'mass');
   switch (fault.code) {
     case 'empty':
       return `Nothing typed yet. Write an amount with its unit: ${unitsFor(kinds)}.`;
@@ -29,7 +28,6 @@ export function explainQuantityFault(
     case 'range':
       return `“${shorten(fault.found)}” is a range, and here one figure is needed. Pick one.`;
     case 'no-number':
-      if (isWeight) return `“${shorten(fault.found)}” is no weight. Write it like “6” or “0.27 oz”.`;
       return `“${shorten(fault.found)}” doesn’t start with a number. Write it like “2 %”, “6 g”, “half a teaspoon”, “½ tsp/lb” or “= fragrance”.`;
     case 'ambiguous-number':
       return `“${fault.found}” could be ${fault.readings[0]} or ${fault.readings[1]}. Write the one you mean.`;
@@ -64,7 +62,6 @@ export function explainQuantityFault(
     case 'percent-per':
       return `“${shorten(fault.found)}” mixes two ways. A percentage is of the base already; write “2 %” alone.`;
     case 'no-name':
-      if (isWeight) return `“${shorten(fault.found)}” is no weight. Write it like “6” or “0.27 oz”.`;
       return `“${shorten(fault.found)}” doesn’t say of what. Name a dose of this pour, such as “= fragrance” or “2x honey”.`;
     case 'unit-not-for-this':
       return `“${shorten(fault.found)}” doesn’t fit here. Use one of: ${unitsFor(kinds)}.`;
