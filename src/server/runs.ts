@@ -5,7 +5,8 @@ import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
 import type { Sheet } from '../core/plan/sheet';
 import { batchCode, batchDay } from '../core/run/batchCode';
-import { checkEvent, withEvent } from '../core/run/progress';
+import { checkEvent } from '../core/run/checkEvent';
+import { withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
 import { slimRules, slimSheet } from '../core/run/snapshot';
 import { roundsPlaced } from '../core/schedule/schedule';
@@ -19,7 +20,7 @@ import { findPlan } from './plans';
 import { pourPlanOf } from './pourPlan';
 import { idTaken, notFound, Problem } from './problem';
 import { reviewOf } from './reviews';
-import { stockFollows } from './stockOfRun';
+import { stockFollows } from './stockFollows';
 
 export function findRun({ runs }: Workshop, id: string): Run {
   const run = runs.find(id);

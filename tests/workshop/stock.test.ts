@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { checkEvent } from '../../src/core/run/progress';
+import { checkEvent } from '../../src/core/run/checkEvent';
 import type { RunEvent } from '../../src/core/run/run';
 import { usedMaterials } from '../../src/core/run/usedMaterials';
 import { leftOf, sumOfEntries } from '../../src/core/stock/stock';

@@ -8,7 +8,7 @@ import { idealS } from '../schedule/idealMoment';
 import { anyJug, jugSurroundings, loadsOf } from '../schedule/jugLoads';
 import { type Rewarm, type SampleTimes, simulate } from '../schedule/simulate';
 import { fillsOfRound } from '../work/rounds';
-import { lastDone } from './poured';
+import { lastDone } from './lastDone';
 import { type Progress, progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
 

@@ -13,8 +13,9 @@ import {
 } from '../../../tests/support/planFiles';
 import { madeRun, nextEvent, recorded, runOf } from '../../../tests/support/runs';
 import { asOptional } from '../plan/plan';
+import { checkEvent } from './checkEvent';
 import { logEntry } from './logEntry';
-import { checkEvent, progress, withEvent } from './progress';
+import { progress, withEvent } from './progress';
 import type { RunEvent, RunSoFar } from './run';
 import { usedMaterials } from './usedMaterials';
 import { weighedG } from './weighedG';

@@ -1,23 +1,7 @@
 import type { Sheet } from '../plan/sheet';
 import type { ScheduledTask } from '../schedule/scheduledTask';
 import { weighedLine } from '../work/weighedLine';
-
-/** What was put on the scale at once, and the lot it was from where that was said. */
-export interface WeighedPart {
-  massG: number;
-  lotId: string | null;
-}
-
-/** When a task was over, and what was weighed for it: nothing of what was left out. */
-export interface Done {
-  at: string;
-  massG: number | null;
-  /** What makes up the mass, each from its lot. */
-  parts: readonly WeighedPart[];
-  note: string;
-  /** How it stood before more was added or it was corrected; null at first. */
-  before: Done | null;
-}
+import type { Done } from './done';
 
 /** Whether a task may be left out: the weighing of an optional dose. */
 export function mayBeLeftOut(sheet: Pick<Sheet, 'pours'>, task: ScheduledTask): boolean {

@@ -1,7 +1,7 @@
 import type { SheetLine } from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
 import { weighedLine } from '../work/weighedLine';
-import { lastDone } from './poured';
+import { lastDone } from './lastDone';
 import { progress, type TaskState } from './progress';
 import type { Run, Verdict } from './run';
 

@@ -13,8 +13,8 @@ import {
   makeToTheEnd,
   START,
 } from '../../../tests/support/scriptedMaker';
+import { checkEvent } from './checkEvent';
 import { heatOnward } from './heatOnward';
-import { checkEvent } from './progress';
 import type { RunEvent } from './run';
 
 function doUntil(bench: AtBench, taskId: string): void {

@@ -1,5 +1,6 @@
 import type { HouseRules } from '../houseRules/houseRules';
-import { baseTaskId, type TaskState } from './progress';
+import { baseTaskId } from './jugBase';
+import type { TaskState } from './progress';
 import type { RunSoFar } from './run';
 import { scaleTarget } from './scaleWatch';
 

@@ -2,8 +2,9 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { additive, BOX, fragrance, isClose, mold, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { madeRun, nextEvent, recorded, runOf } from '../../../tests/support/runs';
+import { checkEvent } from './checkEvent';
 import { logEntry } from './logEntry';
-import { checkEvent, progress, withEvent } from './progress';
+import { progress, withEvent } from './progress';
 import type { RunEvent, RunSoFar } from './run';
 
 const grit = additive({ id: 'grit', name: 'Grit', role: 'grit' });

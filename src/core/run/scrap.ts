@@ -2,7 +2,8 @@ import { cavitiesFilled } from '../molds/filled';
 import type { Mold } from '../molds/mold';
 import { slicesOf } from '../molds/slicing';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
-import { isTopUp, progress } from './progress';
+import { isTopUp } from './jugBase';
+import { progress } from './progress';
 import type { RunSoFar } from './run';
 
 /** What a run leaves that can be melted again, g. */

@@ -4,11 +4,12 @@ import { colorant, fragrance, isClose, planFile, sheetOf } from '../../../tests/
 import { madeRun, runOf, snapshotOf } from '../../../tests/support/runs';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { LotStock } from '../stock/stock';
+import { checkEvent } from './checkEvent';
 import { logEntry } from './logEntry';
 import { lotAtScale, scannedLot } from './lotAtScale';
 import { moreOfDoses } from './moreOfDoses';
 import { overshoot } from './overshoot';
-import { checkEvent, progress } from './progress';
+import { progress } from './progress';
 import type { RunEvent } from './run';
 
 const sheet = sheetOf(

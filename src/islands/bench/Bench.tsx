@@ -11,6 +11,7 @@ import { InstrumentDrawer } from './InstrumentDrawer';
 import { TaskFace } from './TaskFace';
 import { TaskList } from './TaskList';
 import { useAccepted } from './useAccepted';
+import { useJugSoFar } from './useJugSoFar';
 import { useLots } from './useLots';
 import { useOnward } from './useOnward';
 import { usePedal } from './usePedal';
@@ -19,7 +20,6 @@ import { useRunCalls } from './useRunCalls';
 import { useScale } from './useScale';
 import { useStandInJug } from './useStandInJug';
 import { useThermometer } from './useThermometer';
-import { useWeighed } from './useWeighed';
 import { Waits } from './Waits';
 
 interface Props {
@@ -45,7 +45,7 @@ function Bench({ start, stock }: Props) {
   usePedal();
 
   const scale = useScale(run, task);
-  const { shown, over } = useWeighed(run, tasks, task, typed, scale);
+  const { shown, over } = useJugSoFar(run, tasks, task, typed, scale);
 
   async function send(event: RunEvent, instrument: string | null = null) {
     const done = await record(event, instrument === null ? undefined : { instrumentId: instrument });

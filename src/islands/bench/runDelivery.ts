@@ -1,4 +1,5 @@
-import { checkEvent, progress, withEvent } from '../../core/run/progress';
+import { checkEvent } from '../../core/run/checkEvent';
+import { progress, withEvent } from '../../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../../core/run/run';
 import type { ApiAnswer, ApiProblem } from '../shared/api';
 import type { KeptEvent, OutboxStore } from './outboxStore';

@@ -1,4 +1,4 @@
-import type { RunFault } from '../../../core/run/progress';
+import type { RunFault } from '../../../core/run/checkEvent';
 
 /** Why something can't follow what has happened in a run. */
 export function explainRunFault(fault: RunFault): string {

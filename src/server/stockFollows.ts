@@ -1,6 +1,6 @@
 import { pourTint } from '../core/colour/pourTint';
 import type { Material } from '../core/materials/material';
-import type { WeighedPart } from '../core/run/leftOut';
+import type { WeighedPart } from '../core/run/done';
 import { progress } from '../core/run/progress';
 import type { Run, RunEvent } from '../core/run/run';
 import { usedByTask, usedMaterials } from '../core/run/usedMaterials';

@@ -4,7 +4,7 @@ import type { RunStock } from '../core/stock/runStock';
 import type { Workshop } from './openWorkshop';
 
 /** The lots of what a run weighs and sets in, as they stand now, and what it took from them. */
-export function stockForRun({ lots }: Workshop, run: Run): RunStock {
+export function lotsOfRun({ lots }: Workshop, run: Run): RunStock {
   const ids = new Set([...stillNeeded(run), ...usedMaterials(run)].map(({ materialId }) => materialId));
   return {
     lots: new Map(

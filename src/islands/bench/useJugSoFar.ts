@@ -1,14 +1,15 @@
 import { useMemo } from 'react';
 import type { Found } from '../../core/checks/finding';
+import { baseTaskId, rescaled } from '../../core/run/jugBase';
 import { type OverLimit, overLimits } from '../../core/run/overLimits';
-import { baseTaskId, rescaled, type TaskState } from '../../core/run/progress';
+import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { typedWeight } from '../../core/run/typedWeight';
 import { useShowing } from '../shared/showing';
 import type { LiveScale } from './useScale';
 
 /** What is typed or stands on the scale for a task, as if it were ticked: the doses of its jug, and the limits it passes. */
-export function useWeighed(
+export function useJugSoFar(
   { snapshot }: Run,
   tasks: TaskState[],
   task: TaskState | null,

@@ -1,0 +1,90 @@
+import { fail, ok, type Result } from '../result';
+import { isWait } from '../work/task';
+import { isTopUp } from './jugBase';
+import { mayBeLeftOut } from './leftOut';
+import { isEmptied, isInMold, isWaitedFor, type Progress, progress, type TaskState } from './progress';
+import type { RunEvent, RunSoFar } from './run';
+
+/** Why an event can't follow what has happened. */
+export type RunFault =
+  | { code: 'run-has-ended' }
+  | { code: 'unknown-task'; taskId: string }
+  | { code: 'not-a-weighing'; taskId: string }
+  | { code: 'needs-a-weight'; taskId: string }
+  | { code: 'is-a-wait'; taskId: string }
+  | { code: 'not-optional'; taskId: string }
+  | { code: 'not-a-skin'; taskId: string }
+  | { code: 'not-a-jug'; taskId: string }
+  | { code: 'needs-first'; taskId: string; needs: string[] }
+  | { code: 'not-done-yet'; taskId: string }
+  | { code: 'already-done'; taskId: string }
+  | { code: 'already-poured'; taskId: string }
+  | { code: 'tasks-are-open'; open: number };
+
+/** Whether an event may follow what has happened so far. */
+export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, RunFault> {
+  const { tasks, ended, touches, readings } = progress(run);
+  if (ended) return fail({ code: 'run-has-ended' });
+  if (event.kind === 'abandoned' || event.kind === 'room-read') return ok(event);
+  if (event.kind === 'finished') {
+    const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length;
+    return open > 0 ? fail({ code: 'tasks-are-open', open }) : ok(event);
+  }
+  const { taskId } = event;
+  const task = tasks.find(({ id }) => id === taskId);
+  if (!task) return fail({ code: 'unknown-task', taskId });
+  const isDone = task.doneAt !== null;
+  if (event.kind === 'topped-up') {
+    const isBase = task.kind === 'weigh-base' && !isTopUp(task);
+    return isBase && isDone ? ok(event) : fail({ code: 'needs-first', taskId, needs: [taskId] });
+  }
+  if (event.kind === 'undone')
+    return (isDone && !isEmptied(task)) || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'touched' || event.kind === 'measured' || event.kind === 'forgotten')
+    return checkSeen(event, task, tasks, { touches, readings });
+  if (event.kind === 'added' || event.kind === 'corrected') return checkChange(event, task, tasks);
+  if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
+  const weighs = task.plannedG !== null;
+  if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });
+  if (event.kind === 'left-out' && !mayBeLeftOut(run.snapshot.sheet, task))
+    return fail({ code: 'not-optional', taskId });
+  if (event.kind === 'done' && weighs) return fail({ code: 'needs-a-weight', taskId });
+  if (isDone) return fail({ code: 'already-done', taskId });
+  if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });
+  return ok(event);
+}
+
+/** Only what was weighed is added to or corrected, and added to only while it is not in a mold. */
+function checkChange(
+  event: Extract<RunEvent, { kind: 'added' | 'corrected' }>,
+  task: TaskState,
+  tasks: readonly TaskState[],
+): Result<RunEvent, RunFault> {
+  const { taskId } = event;
+  if (task.plannedG === null || (event.kind === 'added' && task.kind !== 'weigh-dose'))
+    return fail({ code: 'not-a-weighing', taskId });
+  if (task.doneAt === null || task.isLeftOut) return fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'added' && isInMold(task, tasks)) return fail({ code: 'already-poured', taskId });
+  return ok(event);
+}
+
+/** What is touched has been poured, what is read has been melted. */
+function checkSeen(
+  event: Extract<RunEvent, { kind: 'touched' | 'measured' | 'forgotten' }>,
+  task: TaskState,
+  tasks: readonly TaskState[],
+  { touches, readings }: Pick<Progress, 'touches' | 'readings'>,
+): Result<RunEvent, RunFault> {
+  const { taskId } = event;
+  if (event.kind === 'forgotten')
+    return [...touches, ...readings].some((each) => each.taskId === taskId)
+      ? ok(event)
+      : fail({ code: 'not-done-yet', taskId });
+  if (event.kind === 'touched') {
+    if (task.kind !== 'skin') return fail({ code: 'not-a-skin', taskId });
+    const open = task.needs.filter((id) => tasks.some((each) => each.id === id && each.doneAt === null));
+    return open.length > 0 ? fail({ code: 'needs-first', taskId, needs: open }) : ok(event);
+  }
+  if (task.kind !== 'melt') return fail({ code: 'not-a-jug', taskId });
+  return task.doneAt === null ? fail({ code: 'needs-first', taskId, needs: [taskId] }) : ok(event);
+}
