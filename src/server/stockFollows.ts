@@ -1,9 +1,11 @@
 import { pourTint } from '../core/colour/pourTint';
 import type { Material } from '../core/materials/material';
 import type { WeighedPart } from '../core/run/done';
+import { plannedTaskId } from '../core/run/jugBase';
 import { progress } from '../core/run/progress';
 import type { Run, RunEvent } from '../core/run/run';
-import { usedByTask, usedMaterials } from '../core/run/usedMaterials';
+import { usedByTask, usedMaterials, weighedMaterial } from '../core/run/usedMaterials';
+import type { ScheduledTask } from '../core/schedule/scheduledTask';
 import { takeFromLots } from '../core/stock/stock';
 import type { Workshop } from './openWorkshop';
 import { invalidField } from './problem';
@@ -23,18 +25,20 @@ const NOTHING = 1e-9;
 export function stockFollows(workshop: Workshop, run: Run, event: RunEvent): void {
   switch (event.kind) {
     case 'weighed':
-    case 'added': {
-      const [of] = usedByTask(run, event.taskId);
-      if (of) take(workshop, run.id, of.materialId, partOf(event), event.taskId);
+    case 'added':
+      takeWeighed(workshop, run, event);
       return;
-    }
     case 'corrected':
+      giveBack(workshop, run.id, event.taskId);
+      takeWeighed(workshop, run, event);
+      return;
     case 'undone':
       giveBack(workshop, run.id, event.taskId);
-      takeParts(workshop, run, event.taskId);
+      takeAnew(workshop, run, event.taskId);
       return;
     case 'done':
-      takeParts(workshop, run, event.taskId);
+      // Of all that is ticked without a weight, only pieces come off the shelf.
+      if (taskOf(run, event.taskId)?.kind === 'inclusions') takeAnew(workshop, run, event.taskId);
       return;
     case 'finished':
       takeRest(workshop, run, event.lots ?? []);
@@ -45,16 +49,26 @@ export function stockFollows(workshop: Workshop, run: Run, event: RunEvent): voi
   }
 }
 
-function partOf({ massG, lotId }: Extract<RunEvent, { kind: 'weighed' | 'added' }>): WeighedPart {
-  return { massG, lotId: lotId ?? null };
+/** The task of a run's snapshot; more base that was asked for at the bench is told by the weighing it is more of. */
+function taskOf({ snapshot }: Run, taskId: string): ScheduledTask | undefined {
+  const planned = plannedTaskId(taskId);
+  return snapshot.tasks.find(({ id }) => id === planned);
 }
 
-/** Takes all that a task has used: each part of a weighing from its lot, pieces from the first to expire. */
-function takeParts(workshop: Workshop, run: Run, taskId: string): void {
-  const used = usedByTask(run, taskId);
-  const { parts = [] } = progress(run).tasks.find(({ id }) => id === taskId) ?? {};
-  for (const { materialId, amount } of used)
-    for (const part of parts.length > 0 ? parts : [{ massG: amount, lotId: null }])
+type Weighing = Extract<RunEvent, { kind: 'weighed' | 'added' | 'corrected' }>;
+
+function takeWeighed(workshop: Workshop, run: Run, { taskId, massG, lotId }: Weighing): void {
+  const task = taskOf(run, taskId);
+  const of = task && weighedMaterial(run.snapshot.sheet, task);
+  if (of) take(workshop, run.id, of.id, { massG, lotId: lotId ?? null }, taskId);
+}
+
+/** Takes all that a task has used by now: each part of a weighing from its lot, pieces from the first to expire. */
+function takeAnew(workshop: Workshop, run: Run, taskId: string): void {
+  const task = progress(run).tasks.find(({ id }) => id === taskId);
+  if (!task) return;
+  for (const { materialId, amount } of usedByTask(run, task))
+    for (const part of task.parts.length > 0 ? task.parts : [{ massG: amount, lotId: null }])
       take(workshop, run.id, materialId, part, taskId);
 }
 

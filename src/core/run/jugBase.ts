@@ -3,6 +3,9 @@ import type { ScheduledTask } from '../schedule/scheduledTask';
 import { pourTaskId } from '../work/tasksOf';
 import type { RunSoFar } from './run';
 
+/** What tells a weighing of more base from the one it is more of. */
+const MORE = /\+\d+$/;
+
 /** The base of one load of a jug: what was planned, and what was weighed. */
 interface LoadBase {
   plannedG: number;
@@ -54,9 +57,14 @@ export function withExtra(
   });
 }
 
+/** The id of the planned task that one is, or is more of. */
+export function plannedTaskId(id: string): string {
+  return id.replace(MORE, '');
+}
+
 /** True for a weighing of base that was asked for at the bench. */
 export function isTopUp({ id, kind }: Pick<ScheduledTask, 'id' | 'kind'>): boolean {
-  return kind === 'weigh-base' && /\+\d+$/.test(id);
+  return kind === 'weigh-base' && MORE.test(id);
 }
 
 export function basesOf(

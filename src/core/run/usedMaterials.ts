@@ -1,4 +1,5 @@
 import type { Sheet } from '../plan/sheet';
+import type { ScheduledTask } from '../schedule/scheduledTask';
 import { type Need, needOfEmbed } from '../stock/need';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
@@ -17,9 +18,8 @@ export function usedMaterials(run: RunSoFar): Used[] {
 }
 
 /** What one task of a run has taken; nothing while it is open or was left out. */
-export function usedByTask(run: RunSoFar, taskId: string): Used[] {
-  const task = progress(run).tasks.find(({ id }) => id === taskId);
-  if (!task || task.doneAt === null || task.isLeftOut) return [];
+export function usedByTask(run: RunSoFar, task: TaskState): Used[] {
+  if (task.doneAt === null || task.isLeftOut) return [];
   return needsOfTask(run, task, task.actualG);
 }
 
@@ -51,9 +51,9 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
 /** What a task weighs; null where it weighs nothing. */
 export function weighedMaterial(
   sheet: Pick<Sheet, 'pours'>,
-  task: TaskState,
+  task: ScheduledTask,
 ): { id: string; name: string } | null {
-  if (task.plannedG === null) return null;
+  if (task.kind !== 'weigh-base' && task.kind !== 'weigh-dose') return null;
   return weighedLine(sheet, task)?.material ?? sheet.pours[task.pourIndexes[0] ?? -1]?.base ?? null;
 }
 
