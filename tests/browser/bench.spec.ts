@@ -206,10 +206,26 @@ test('a dose is weighed from a scanned lot, overshot with its reason, corrected 
   await expect(page.getByText('It was ticked as 15.0 g at first.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect.poll(left).toEqual([86, 100]);
+  // A little more is melted: 10 % of the base leaves the dose a little short, and that is asked for.
+  await page.getByRole('button', { name: 'Melt a little more' }).click();
+  await page.getByRole('button', { name: 'Weigh it' }).click();
+  await expect(page.getByText('Nothing typed yet')).toBeVisible();
+  await page.getByLabel('How much more base').fill('154,1');
+  await page.getByRole('button', { name: 'Weigh it' }).click();
+  await scale.fill('154.1');
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  // 14 g for 770.5 g of base at 2 %.
+  await page.getByRole('button', { name: /^1\.41 g more of Scent/ }).click();
+  await page.getByRole('button', { name: 'Weigh more of it' }).click();
+  await expect(page.getByText('1.41 g brings it to the base in the jug')).toBeVisible();
+  await page.getByLabel('More on the scale').fill('1.41');
+  await page.getByRole('button', { name: 'It is in the jug' }).click();
   await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /more of Scent/ })).toBeHidden();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText('Bars out about')).toBeHidden();
   await expect(page.getByText('All of it was taken as it was weighed.')).toBeVisible();
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
   await page.getByRole('link', { name: 'See it in the Logbook' }).click();

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { copyOf, given, ownFile, scent } from './workshop';
 
 test('drops are counted by a press each, or all of them as they were planned', async ({ page, request }) => {
@@ -47,12 +47,12 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   await expect(live).toHaveAttribute('data-place', 'nothing');
 
   // Pulled out in the middle, the weight is typed; plugged in, it begins at nothing.
-  await standIn.getByRole('button', { name: 'Unplug' }).click();
+  await standIn.getByRole('button', { name: 'Unplug the scale' }).click();
   await expect(page.getByText('The scale is gone: type the weight.')).toBeVisible();
   await page.getByLabel('On the scale').fill('12');
   await expect(page.locator('#scale-says')).toContainText('short');
   await page.getByLabel('On the scale').fill('');
-  await standIn.getByRole('button', { name: 'Plug in' }).click();
+  await standIn.getByRole('button', { name: 'Plug the scale in' }).click();
   await expect(live).toHaveAttribute('data-place', 'nothing');
 
   // Hands free: what is aimed at is put on, and the bench goes on by itself.
@@ -74,7 +74,7 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   // A stand-in thermometer shows the room while it is in no jug.
   await page.getByLabel('Which thermometer').selectOption('stand-in');
   await expect(page.getByTestId('thermometer')).toContainText(/2\d\.\d °C/);
-  await page.getByRole('button', { name: 'Unplug it' }).click();
+  await page.getByRole('button', { name: 'Unplug the thermometer' }).click();
   await expect(page.getByTestId('thermometer')).toContainText('nothing read');
 
   // A dose into the same jug: what stood on the scale is taken off.
@@ -147,6 +147,21 @@ test('a scale is followed: it ticks by itself when it stands still, is unplugged
   await expect(page.getByText('0.30 g too much beside 100.0 g')).toBeVisible();
 });
 
+/** A gram more of a dose by the scale, and taken back. */
+async function moreByScale(page: Page, taskId: string) {
+  const inList = page.locator(`nav [data-task="${taskId}"]`);
+  const before = (await inList.textContent()) ?? '';
+  await inList.click();
+  await page.getByRole('button', { name: 'Weigh more of it' }).click();
+  await page.getByRole('button', { name: '+ 1.00 g' }).click();
+  await expect(page.getByText(/^(?:1\.[01]\d?|0\.9\d?) g more stands on the scale/)).toBeVisible();
+  await page.getByRole('button', { name: 'It is in the jug' }).click();
+  await expect(inList).not.toHaveText(before);
+  await inList.click();
+  await page.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect(inList).toHaveText(before);
+}
+
 test('Lighthouse Stripe from the cut to the unmolding, hands free: what is put on the scale ticks itself, the pedal does the rest', async ({
   page,
   request,
@@ -182,6 +197,7 @@ test('Lighthouse Stripe from the cut to the unmolding, hands free: what is put o
       await page.keyboard.press('PageDown');
     }
     await expect(ticked).toHaveCount(before + 1);
+    if (task === 'r1/A/l1/dose-1') await moreByScale(page, task);
   }
   expect(order.at(-1)).toBe('r1/unmold');
   const { events, snapshot } = await (await request.get(`/api/runs/${id}`)).json();

@@ -154,6 +154,14 @@ test('any plan is made to its end by a maker with delays: no dead end, no task t
   );
 });
 
+test('once every bar is out of its mold, nothing says when they come out', () => {
+  const bench = atBench(STRIPES);
+  doUntil(bench, 'r1/unmold');
+  assert.notEqual(bench.see().outMs, null);
+  doNext(bench);
+  assert.equal(bench.see().outMs, null);
+});
+
 test('rounds follow one another: the second is later by what the first was, and its skins are its own', () => {
   const two = sheetOf(planFile([{}], { pieces: 12 }, mold({ cavities: 6 })));
   const bench = atBench(two);

@@ -23,7 +23,7 @@ export interface Onward {
   /** After the task in hand, what hands are asked for next. */
   next: OnwardTask | null;
   windows: PourWindow[];
-  /** When the last bar is out of its mold. */
+  /** When the last bar is out of its mold; null once it is. */
   outMs: number | null;
 }
 
@@ -54,7 +54,7 @@ export function onward(so: Progress, heat: HeatOnward | null, startedMs: number,
       .sort((a, b) => a.toMs - b.toMs),
     next: open.find((task) => !isWait(task) && task.id !== so.inHand?.id) ?? null,
     windows,
-    outMs: tasks.reduce<number | null>(
+    outMs: open.reduce<number | null>(
       (last, { kind, toMs }) => (kind === 'unmold' ? Math.max(last ?? toMs, toMs) : last),
       null,
     ),

@@ -7,6 +7,7 @@ import type { LotStock } from '../stock/stock';
 import { checkEvent } from './checkEvent';
 import { logEntry } from './logEntry';
 import { lotAtScale, scannedLot } from './lotAtScale';
+import { moreBaseFor } from './moreBase';
 import { moreOfDoses } from './moreOfDoses';
 import { overshoot } from './overshoot';
 import { progress } from './progress';
@@ -118,6 +119,20 @@ test('before it is poured, colours may be added to, and doses that more base lef
     ],
   );
   assert.deepEqual(more({ kind: 'done', taskId: 'r1/A/l1/pour' }), []);
+});
+
+test('more may be melted into a jug from when its base is weighed until any of it is poured', () => {
+  const may = (...events: RunEvent[]) => {
+    const run = runOf(sheet, ...events);
+    const { tasks } = progress(run);
+    const pour = tasks.find(({ kind }) => kind === 'pour');
+    assert.ok(pour);
+    return moreBaseFor(run.snapshot, tasks, pour);
+  };
+  assert.equal(may(), null);
+  assert.equal(may(...melted), BASE);
+  const poured: RunEvent = { kind: 'done', taskId: 'r1/A/l1/pour' };
+  assert.equal(may(...melted, weighed(DOSE, doseG), weighed('r1/A/l1/dose-2', 1), poured), null);
 });
 
 test('the log tells each pour: how warm, how many cavities, and what stayed of its jug', () => {

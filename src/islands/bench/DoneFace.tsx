@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { type SubmitEvent, useState } from 'react';
 import { isEmptied, isInMold, type TaskState } from '../../core/run/progress';
 import { typedWeight } from '../../core/run/typedWeight';
 import { weighedMaterial } from '../../core/run/usedMaterials';
-import { massUnit } from '../../core/units/showQuantity';
+import type { CountedOut } from '../../core/units/counting';
+import { massUnit, type Showing, showMass } from '../../core/units/showQuantity';
 import { weighedLine } from '../../core/work/weighedLine';
-import { showAmountOut } from '../../words/en/units/showCount';
+import { countParts, showAmountOut } from '../../words/en/units/showCount';
 import { explainWeightFault } from '../../words/en/units/weightFault';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
@@ -69,67 +70,54 @@ export function DoneFace(props: FaceProps) {
   );
 }
 
-/** More of a dose, or what a weighing really was. */
-function ChangeForm({
-  run,
-  task,
-  lots,
-  kind,
-  sending,
-  onTick,
-  onClose,
-}: FaceProps & { kind: 'added' | 'corrected'; onClose(): void }) {
+interface ChangeProps {
+  kind: 'added' | 'corrected';
+  onClose(): void;
+}
+
+/** More of a dose, typed or by the scale that is followed, or what a weighing really was. */
+function ChangeForm({ run, task, lots, scale, kind, sending, onTick, onClose }: FaceProps & ChangeProps) {
   const showing = useShowing();
   const { sheet } = run.snapshot;
   const [text, setText] = useState('');
   const [why, setWhy] = useState('');
   const [asked, setAsked] = useState(false);
+  const cameG = useMoreOnScale(scale);
   const parsed = typedWeight(text, task, sheet, showing.system);
-  const massG = parsed.success && parsed.data > 0 ? parsed.data : null;
+  const typedG = parsed.success && parsed.data > 0 ? parsed.data : null;
+  const isLive = kind === 'added' && text.trim() === '' && cameG !== null;
+  const massG = isLive ? cameG : typedG;
   const counted = weighedLine(sheet, task)?.counted ?? null;
-  const shortG = shortOf(task);
   const fault =
     massG !== null || (!asked && text.trim() === '')
       ? null
       : parsed.success
         ? 'More than nothing: write what the scale shows.'
         : explainWeightFault(parsed.error);
+
+  function change(event: SubmitEvent) {
+    event.preventDefault();
+    setAsked(true);
+    if (massG === null) return;
+    const of = { taskId: task.id, massG, ...(lots.lot ? { lotId: lots.lot.id } : {}) };
+    if (kind === 'added') onTick({ kind, ...of }, isLive ? scale.instrument : null);
+    else onTick({ kind, ...of, ...(why.trim() ? { note: why.trim() } : {}) });
+  }
+
   return (
-    <form
-      className="flex w-full max-w-2xl flex-col gap-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        setAsked(true);
-        if (massG === null) return;
-        const lotId = lots.lot ? { lotId: lots.lot.id } : {};
-        onTick(
-          kind === 'added'
-            ? { kind, taskId: task.id, massG, ...lotId }
-            : { kind, taskId: task.id, massG, ...lotId, ...(why.trim() ? { note: why.trim() } : {}) },
-        );
-      }}
-    >
+    <form className="flex w-full max-w-2xl flex-col gap-3" noValidate onSubmit={change}>
       <LargeField
         id="changed-to"
         label={kind === 'added' ? 'More on the scale' : 'It really was'}
-        {...(counted ? {} : { unit: massUnit(showing.system) })}
+        unit={counted ? countParts(counted, task.targetG ?? 0, showing).unit : massUnit(showing.system)}
         inputMode="decimal"
         value={text}
         fault={fault}
-        says={
-          kind === 'added' && shortG !== null
-            ? `${showAmountOut(counted, shortG, showing)} brings it to the base in the jug`
-            : ''
-        }
+        says={kind === 'added' ? moreSaid(task, isLive ? massG : null, counted, showing) : ''}
+        isAsked
         onChange={setText}
       />
-      <LotChoice
-        of={lots}
-        name={weighedMaterial(sheet, task)?.name ?? ''}
-        targetG={massG ?? 0}
-        day={new Date().toISOString().slice(0, 10)}
-      />
+      <LotChoice of={lots} name={weighedMaterial(sheet, task)?.name ?? ''} targetG={massG ?? 0} />
       {kind === 'corrected' && (
         <label className="text-lg font-semibold">
           Why
@@ -154,6 +142,26 @@ function ChangeForm({
   );
 }
 
-function shortOf({ actualG, targetG }: TaskState): number | null {
-  return actualG !== null && targetG !== null && actualG < targetG ? targetG - actualG : null;
+/** Less on a scale is nothing yet, g. */
+const NOTHING_G = 0.02;
+
+/** What came onto the scale since this was opened, g; null while that is nothing. */
+function useMoreOnScale({ loadG }: FaceProps['scale']): number | null {
+  const [zeroG, setZeroG] = useState(loadG);
+  if (loadG !== null && (zeroG === null || loadG < zeroG - NOTHING_G)) setZeroG(loadG);
+  const moreG = loadG === null || zeroG === null ? 0 : loadG - zeroG;
+  return moreG > NOTHING_G ? Number(moreG.toFixed(3)) : null;
+}
+
+/** What came by the scale, or what would bring a dose to the base in its jug. */
+function moreSaid(
+  { actualG, targetG }: TaskState,
+  cameG: number | null,
+  counted: CountedOut | null,
+  showing: Showing,
+): string {
+  if (cameG !== null) return `${showMass(cameG, showing)} more stands on the scale`;
+  return actualG !== null && targetG !== null && actualG < targetG
+    ? `${showAmountOut(counted, targetG - actualG, showing)} brings it to the base in the jug`
+    : '';
 }

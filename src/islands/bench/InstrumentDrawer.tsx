@@ -108,7 +108,7 @@ function Thermometer({ thermometer: { source, shown, standIn } }: Pick<Props, 't
             setIsIn(!isIn);
           }}
         >
-          {isIn ? 'Unplug it' : 'Plug it in'}
+          {isIn ? 'Unplug the thermometer' : 'Plug the thermometer in'}
         </Key>
       )}
     </>
@@ -134,7 +134,7 @@ function StandInScale({ scale, targetG }: Pick<Props, 'scale' | 'targetG'>) {
           setIsIn(!isIn);
         }}
       >
-        {isIn ? 'Unplug' : 'Plug in'}
+        {isIn ? 'Unplug the scale' : 'Plug the scale in'}
       </Key>
     </fieldset>
   );

@@ -8,11 +8,23 @@ interface Props {
   fault: string | null;
   /** What stands beside it where nothing is wrong. */
   says: string;
+  /** It was just asked for. */
+  isAsked?: boolean;
   onChange(value: string): void;
 }
 
 /** A figure that is typed at the bench, with what it means or what is wrong with it. */
-export function LargeField({ id, label, unit, inputMode, value, fault, says, onChange }: Props) {
+export function LargeField({
+  id,
+  label,
+  unit,
+  inputMode,
+  value,
+  fault,
+  says,
+  isAsked = false,
+  onChange,
+}: Props) {
   return (
     <div>
       <label htmlFor={id} className="text-lg font-semibold">
@@ -22,6 +34,8 @@ export function LargeField({ id, label, unit, inputMode, value, fault, says, onC
         <input
           id={id}
           className={`input h-14 w-32 text-2xl ${fault === null ? '' : 'input-error'}`}
+          // biome-ignore lint/a11y/noAutofocus: only where a press just asked for it.
+          autoFocus={isAsked}
           inputMode={inputMode}
           autoComplete="off"
           value={value}

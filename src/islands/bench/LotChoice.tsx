@@ -9,17 +9,15 @@ interface Props {
   /** What it is of. */
   name: string;
   targetG: number;
-  /** Today, ISO 8601. */
-  day: string;
 }
 
 /** The lot that is weighed from: one that is scanned or typed where the weight is, or chosen here. */
-export function LotChoice({ of: { lots, lot, choose }, name, targetG, day }: Props) {
+export function LotChoice({ of: { lots, lot, choose }, name, targetG }: Props) {
   const showing = useShowing();
   if (!lot) return null;
   const told = (each: typeof lot) =>
     `${each.number}, ${showMass(each.left, showing)} left${each.bestBefore ? `, to ${showDay(each.bestBefore, showing.locale)}` : ''}`;
-  const isOver = lot.bestBefore !== null && lot.bestBefore < day;
+  const isOver = lot.bestBefore !== null && lot.bestBefore < new Date().toISOString().slice(0, 10);
   return (
     <div className="my-1 flex flex-wrap items-center gap-x-3 text-lg">
       {lots.length > 1 ? (

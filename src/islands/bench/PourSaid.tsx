@@ -3,7 +3,7 @@ import { ok, type Result } from '../../core/result';
 import { type FigureFault, parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
 import type { QuantityFault } from '../../core/units/quantityFault';
-import { massUnit, type Showing } from '../../core/units/showQuantity';
+import { massUnit } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainWeightFault } from '../../words/en/units/weightFault';
 import { useShowing } from '../shared/showing';
@@ -29,7 +29,7 @@ export function usePourSaid(): SaidOfPour {
   const [cavities, setCavities] = useState('');
   const [left, setLeft] = useState('');
   const cavitiesRead = cavities.trim() === '' ? ok(null) : parseFigure(cavities, CAVITIES);
-  const leftRead = readLeft(left, showing);
+  const leftRead = left.trim() === '' ? ok(null) : parseMass(left, showing.system);
   const isRead = cavitiesRead.success && leftRead.success;
   return {
     ...{ cavities, left, setCavities, setLeft, cavitiesRead, leftRead, isRead },
@@ -38,12 +38,6 @@ export function usePourSaid(): SaidOfPour {
       ...(leftRead.success && leftRead.data !== null ? { leftG: leftRead.data } : {}),
     },
   };
-}
-
-/** Nothing left is a figure here too. */
-function readLeft(text: string, { system }: Showing): Result<number | null, QuantityFault> {
-  if (text.trim() === '') return ok(null);
-  return /^0+$/.test(text.trim()) ? ok(0) : parseMass(text, system);
 }
 
 /** How many cavities it filled and what stayed in the jug, where somebody wants to say so. */

@@ -27,7 +27,7 @@ export function RoomNow({ run, room, onRead }: Props) {
     <>
       <button
         type="button"
-        className="btn btn-ghost min-h-11 justify-start px-0 text-sm font-normal"
+        className={`btn my-1 min-h-11 justify-start px-2 text-sm ${room === null ? 'btn-secondary' : 'btn-ghost font-normal'}`}
         onClick={() => dialog.current?.showModal()}
       >
         {room === null
@@ -36,7 +36,7 @@ export function RoomNow({ run, room, onRead }: Props) {
       </button>
       <dialog ref={dialog} className="modal" aria-labelledby="room-title">
         <div className="modal-box plate shadow-none">
-          <h2 id="room-title" className="text-xl font-semibold">
+          <h2 id="room-title" className="mb-3 text-xl font-semibold">
             How warm is the room?
           </h2>
           <RoomForm
@@ -77,7 +77,7 @@ function RoomForm({ onRead, onClose }: Pick<Props, 'onRead'> & { onClose(): void
   }
 
   return (
-    <form noValidate onSubmit={read}>
+    <form noValidate onSubmit={read} className="flex flex-col gap-2">
       <LargeField
         id="room-temp"
         label="Temperature"

@@ -1,5 +1,3 @@
-import { moreOfDoses } from '../../core/run/moreOfDoses';
-import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';
 import { taskName } from '../../words/en/work/taskName';
 import { taskSentence } from '../../words/en/work/taskSentence';
@@ -7,6 +5,7 @@ import { useShowing } from '../shared/showing';
 import { DoneFace } from './DoneFace';
 import { BackButton, Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
+import { MoreIn } from './MoreIn';
 import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
 import { PourSaid, usePourSaid } from './PourSaid';
 import { Safety } from './Safety';
@@ -57,12 +56,12 @@ function DoFace(props: FaceProps) {
       <div className="-m-1 min-h-0 flex-1 overflow-y-auto p-1">
         <h2 className="text-2xl font-semibold">{taskName(task, sheet)}</h2>
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
+        <Safety {...props} />
         {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
         {task.kind === 'pour' && <PourSaid said={said} />}
-        <Safety {...props} />
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
-        <MoreOfDoses {...props} />
+        <MoreIn {...props} />
       </div>
       <NextButton
         sending={sending}
@@ -78,27 +77,5 @@ function DoFace(props: FaceProps) {
         </button>
       )}
     </section>
-  );
-}
-
-/** Before it is poured: what its jug may still get more of. */
-function MoreOfDoses({ run, task, tasks, onLook }: FaceProps) {
-  const showing = useShowing();
-  const { sheet } = run.snapshot;
-  if (task.kind !== 'stir-in' && task.kind !== 'pour') return null;
-  const more = moreOfDoses(task, tasks, sheet);
-  if (more.length === 0) return null;
-  return (
-    <ul className="my-2 flex flex-wrap gap-3" aria-label="More of a dose">
-      {more.map(({ task: dose, shortG }) => (
-        <li key={dose.id}>
-          <button type="button" className="btn btn-secondary btn-lg" onClick={() => onLook(dose.id)}>
-            {shortG === null
-              ? `Too pale? More of ${taskName(dose, sheet)}`
-              : `${showMass(shortG, showing)} more of ${taskName(dose, sheet)}`}
-          </button>
-        </li>
-      ))}
-    </ul>
   );
 }

@@ -29,6 +29,8 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
   const { sheet } = run.snapshot;
   const line = weighedLine(sheet, task);
   const counted = line?.counted ? countParts(line.counted, targetG, showing) : null;
+  // The drawer of instruments takes the room of the keypad: the scale and what is typed stand side by side.
+  const isLow = props.scale.isDrawerOpen;
 
   return (
     <section className="plate grid min-h-0 flex-1 grid-rows-[1fr_auto] gap-x-6 p-5 md:grid-cols-[1fr_auto]">
@@ -39,13 +41,8 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
             : `Cut and weigh ${taskName(task, sheet)}`}
           {line && <span className="quiet block text-lg font-normal">{plannedAs(line)}</span>}
         </h2>
-        <TargetFigure massG={targetG} counted={counted} />
-        <LotChoice
-          of={lots}
-          name={weighedMaterial(sheet, task)?.name ?? ''}
-          targetG={targetG}
-          day={new Date().toISOString().slice(0, 10)}
-        />
+        <TargetFigure massG={targetG} counted={counted} isLow={isLow} />
+        <LotChoice of={lots} name={weighedMaterial(sheet, task)?.name ?? ''} targetG={targetG} />
         {weighing.weighedG === null && (
           <>
             <Explained task={task} sheet={sheet} line={line} targetG={targetG} />
@@ -56,9 +53,11 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
         <TooMuch {...props} weighing={weighing} />
         <WhatCame {...props} weighing={weighing} line={line} counted={counted} />
       </div>
-      <div className="w-64 max-md:w-full">
-        <Keypad onKey={(key) => onType(key === 'back' ? typed.slice(0, -1) : `${typed}${key}`)} />
-      </div>
+      {!isLow && (
+        <div className="w-64 max-md:w-full">
+          <Keypad onKey={(key) => onType(key === 'back' ? typed.slice(0, -1) : `${typed}${key}`)} />
+        </div>
+      )}
       <div className="md:col-span-2">
         <NextButton sending={sending} onPress={weighing.tick}>
           {weighing.why === null ? 'Tick' : 'Leave it as it is'}
@@ -189,9 +188,12 @@ const UNIT_SIZE = 1 / 3;
 function TargetFigure({
   massG,
   counted,
+  isLow,
 }: {
   massG: number;
   counted: { figure: string; unit: string } | null;
+  /** There is little height for it. */
+  isLow: boolean;
 }) {
   const showing = useShowing();
   const { figure, unit } = counted ?? {
@@ -203,7 +205,7 @@ function TargetFigure({
     <div className="@container">
       <p
         className="font-mono leading-none font-semibold tracking-tight whitespace-nowrap"
-        style={{ fontSize: `min(10rem, ${(96 / widths).toFixed(2)}cqw)` }}
+        style={{ fontSize: `min(${isLow ? 5 : 10}rem, ${(96 / widths).toFixed(2)}cqw)` }}
         data-testid="target"
       >
         {figure}

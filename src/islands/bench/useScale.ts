@@ -17,7 +17,9 @@ export interface LiveScale {
   canCable: boolean;
   /** What is read; null while nothing is. */
   instrument: string | null;
-  /** null while nothing is read. */
+  /** All that stands on it, g; null while nothing is read. */
+  loadG: number | null;
+  /** The weighing in hand; null while nothing is read. */
   watch: ScaleWatch | null;
   fault: 'gone' | 'overload' | null;
   /** A weighing is ticked by itself once it stands still in its band. */
@@ -101,7 +103,8 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   return {
     source,
     canCable: serialOf() !== undefined,
-    instrument: watch === null ? null : instrument,
+    instrument: last === undefined ? null : instrument,
+    loadG: last?.massG ?? null,
     watch,
     fault,
     accepts,

@@ -47,10 +47,10 @@ export function NewRecord<Key extends string, Item>({ title, action, labels, rea
           />
         </label>
       ))}
-      <p id={id} className="text-error text-sm" role={problem ? 'alert' : undefined}>
+      <p id={id} className="text-error col-span-2 text-sm" role={problem ? 'alert' : undefined}>
         {problem}
       </p>
-      <button type="submit" className="btn btn-secondary justify-self-end" disabled={busy}>
+      <button type="submit" className="btn btn-secondary col-start-2 justify-self-end" disabled={busy}>
         {action}
       </button>
     </form>
