@@ -1,13 +1,19 @@
 import { expect, type Page, test } from '@playwright/test';
 import { copyOf, given, ownFile, scent } from './workshop';
 
-test('drops are counted by a press each, or all of them as they were planned', async ({ page, request }) => {
-  const { id: planId } = await given(request, ownFile([[scent, '12 drops']]));
+test('drops are counted by a press each, or all of them as they were planned; counted onto a scale they teach the bottle', async ({
+  page,
+  request,
+}) => {
+  const { id: planId, file } = await given(request, ownFile([[scent, '120 drops']]));
   const id = crypto.randomUUID();
   await request.post('/api/runs', { data: { id, planId } });
   await page.goto(`/bench/${id}`);
   const target = (await page.getByTestId('target').textContent()) ?? '';
-  await page.getByLabel('On the scale').fill(target.replace(/[^\d.]/g, ''));
+  await page.getByRole('button', { name: 'Scale and thermometer' }).click();
+  await page.getByLabel('Which scale').selectOption('stand-in');
+  await expect(page.getByTestId('live')).toHaveAttribute('data-place', 'nothing');
+  await page.getByLabel('Or typed').fill(target.replace(/[^\d.]/g, ''));
   await page.getByRole('button', { name: 'Tick', exact: true }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   const counted = page.getByLabel('Counted out');
@@ -16,10 +22,38 @@ test('drops are counted by a press each, or all of them as they were planned', a
     await expect(counted).toHaveValue(count);
   }
   await page.getByRole('button', { name: 'As planned' }).click();
-  await expect(counted).toHaveValue('12');
+  await expect(counted).toHaveValue('120');
   await expect(page.locator('#scale-says')).toContainText('Just as aimed at.');
+  // On a scale, what was counted is what that shows.
+  for (let put = 0; put < 6; put++) await page.getByRole('button', { name: '+ 1.00 g' }).click();
+  await expect(page.getByTestId('live')).toContainText(/6\.0|5\.9/);
+  await expect(page.locator('#scale-says')).toContainText('more');
   await page.getByRole('button', { name: 'Tick', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Pour' })).toBeVisible();
+  await page.getByText('What came of it').click();
+  await page.getByRole('button', { name: /by the scale$/ }).click();
+  await expect(page.getByLabel('Left in the jug')).toHaveValue(/^(?:6|5\.9)/);
+  for (const heading of ['Pour', 'Unmold']) {
+    await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+    await page.getByRole('button', { name: 'Done' }).click();
+  }
+  await page.getByRole('button', { name: 'Into the Logbook' }).click();
+  await page.getByRole('link', { name: 'See it in the Logbook' }).click();
+  const taught = page.getByRole('region', { name: 'What it taught' });
+  await expect(taught).toContainText(
+    /120 drops weighed (?:6\.0|5\.9)\d? g, (?:49|50) mg each; the plan counted with 4[78] mg/,
+  );
+  await expect(taught).toContainText(/of what was in 1 jug stayed there/);
+  const readings = async () => {
+    const material = file.plan.pours[0]?.doses[0]?.materialId;
+    return (await (await request.get(`/api/materials/${material}`)).json()).item.readings;
+  };
+  await taught.getByRole('button', { name: /^Count with it for Scent/ }).click();
+  await expect(taught.getByText('Kept')).toBeVisible();
+  expect(await readings()).toMatchObject([{ of: 'drops', count: 120, runId: id }]);
+  await page.reload();
+  await expect(taught.getByText('Kept')).toBeVisible();
+  await expect(taught.getByRole('button', { name: 'Undo' })).toHaveCount(0);
 });
 
 test('a scale is followed: it ticks by itself when it stands still, is unplugged and typed on, and what others send is shown', async ({

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import fc from 'fast-check';
 import { reviewPlan } from '../../src/core/checks/review';
+import { USUAL_HOUSE_RULES } from '../../src/core/houseRules/houseRules';
 import { hasMold } from '../../src/core/molds/noMold';
 import type { PlanFile } from '../../src/core/plan/plan';
 import { planFileSchema } from '../../src/core/plan/planSchema';
@@ -17,14 +18,14 @@ export const START = Date.parse(AT);
 export const MIN = 60_000;
 
 /** A run and its bench's clock: events happen when the clock says. */
-export function atBench(sheet: Sheet) {
+export function atBench(sheet: Sheet, rules = USUAL_HOUSE_RULES) {
   let run: Run = {
     id: 'run-1',
     planId: 'plan-1',
     planVersion: 1,
     startedAt: AT,
     code: null,
-    snapshot: snapshotOf(sheet),
+    snapshot: snapshotOf(sheet, rules),
     events: [],
   };
   let nowMs = START;
@@ -42,6 +43,7 @@ export function atBench(sheet: Sheet) {
       const at = new Date(nowMs).toISOString();
       run = withEvent(run, { occurredAt: at, recordedAt: at, source: {}, event });
     },
+    run: () => run,
     so: () => progress(run),
     see: (): Onward => onward(progress(run), heatOnward(run, nowMs), START, nowMs),
   };

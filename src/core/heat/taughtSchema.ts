@@ -14,6 +14,9 @@ export const fitMomentSchema = z.strictObject({
   highC: z.number(),
 });
 
+/** The run that taught it; left out where somebody typed it. */
+const ofRun = z.string().min(1).max(64).optional();
+
 /** What a jug or a mold was taught: how readily it loses heat against the model, and where that came from. */
 export const taughtSchema = z.strictObject({
   on: z.iso.date(),
@@ -31,12 +34,14 @@ export const taughtSchema = z.strictObject({
       baseName: z.string().max(80),
       /** The fit as it was then, s from the first reading: base and mold may have changed since. */
       curve: z.array(fitMomentSchema).max(60).default([]),
+      runId: ofRun,
     }),
     /** A layer carried, by touch, so long after it was poured. */
     z.strictObject({
       is: z.literal('touch'),
       carriedS: z.number().min(10).max(86_400),
       planName: z.string().max(120),
+      runId: ofRun,
     }),
   ]),
 });

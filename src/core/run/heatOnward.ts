@@ -1,6 +1,5 @@
 import { substanceOf, tooThickC } from '../heat/substanceOf';
 import { scaleByTouch } from '../heat/teach';
-import type { Sheet } from '../plan/sheet';
 import { NOMINAL } from '../schedule/factors';
 import { forecastJug, type JugForecast } from '../schedule/forecastJug';
 import { type HeatCase, heatCaseOf } from '../schedule/heatCase';
@@ -8,6 +7,7 @@ import { idealS } from '../schedule/idealMoment';
 import { anyJug, jugSurroundings, loadsOf } from '../schedule/jugLoads';
 import { type Rewarm, type SampleTimes, simulate } from '../schedule/simulate';
 import { fillsOfRound } from '../work/rounds';
+import { jugContentG } from './jugContentG';
 import { lastDone } from './lastDone';
 import { type Progress, progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
@@ -192,7 +192,7 @@ function jugOnward(run: RunSoFar, so: Progress, heat: HeatCase, melt: TaskState)
   );
   const pour = sheet.pours[melt.pourIndexes[0] ?? -1];
   if (next?.kind !== 'pour' || !pour) return null;
-  const contentG = contentOf(sheet, run, so, melt);
+  const contentG = jugContentG(run, so, melt);
   const load = loadsOf(sheet, fillsOfRound(sheet, melt.round), rules)[melt.pourIndexes[0] ?? 0]?.[melt.load];
   const jug =
     rules.jugs.find(({ id }) => melt.jugs.some((each) => each.id === id)) ??
@@ -223,14 +223,4 @@ function jugOnward(run: RunSoFar, so: Progress, heat: HeatCase, melt: TaskState)
       [next.tempC, thickC],
     ),
   };
-}
-
-/** What is in a jug: as planned, brought to the base that was weighed. */
-function contentOf(sheet: Sheet, { snapshot }: RunSoFar, so: Progress, melt: TaskState): number {
-  const load = loadsOf(sheet, fillsOfRound(sheet, melt.round), snapshot.rules)[melt.pourIndexes[0] ?? 0]?.[
-    melt.load
-  ];
-  const base = so.tasks.find((task) => task.kind === 'weigh-base' && melt.needs.includes(task.id));
-  const share = base?.actualG && base.plannedG ? base.actualG / base.plannedG : 1;
-  return (load?.contentG ?? 100) * share;
 }

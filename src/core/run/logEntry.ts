@@ -1,6 +1,6 @@
 import type { SheetLine } from '../plan/sheet';
-import { jugGroups } from '../pours/sharedJug';
 import { weighedLine } from '../work/weighedLine';
+import { intoJug } from './intoJug';
 import { lastDone } from './lastDone';
 import { progress, type TaskState } from './progress';
 import type { Run, Verdict } from './run';
@@ -121,7 +121,7 @@ function loggedPour(run: Run, task: TaskState, tasks: readonly TaskState[]): Log
   if (task.kind !== 'pour' || task.doneAt === null) return null;
   const said = lastDone(run, task.id);
   const leftG = said?.leftG ?? null;
-  const jugG = weighedIntoJug(run, task, tasks);
+  const jugG = intoJug(run.snapshot.sheet, task, tasks).reduce((sum, { actualG }) => sum + (actualG ?? 0), 0);
   return {
     round: task.round + 1,
     load: task.load + 1,
@@ -134,17 +134,4 @@ function loggedPour(run: Run, task: TaskState, tasks: readonly TaskState[]): Log
     leftG,
     leftFraction: leftG === null || !(jugG > 0) ? null : leftG / jugG,
   };
-}
-
-/** All that was weighed into the jug of a pour and stays in it, g. */
-function weighedIntoJug({ snapshot: { sheet } }: Run, pour: TaskState, tasks: readonly TaskState[]): number {
-  const [own = 0] = pour.pourIndexes;
-  const group = jugGroups(sheet.pours).find((each) => each.includes(own)) ?? [own];
-  return tasks
-    .filter(({ round, load }) => round === pour.round && load === pour.load)
-    .filter(({ pourIndexes }) => group.includes(pourIndexes[0] ?? -1))
-    .filter(
-      (task) => !(task.kind === 'weigh-dose' && task.into === 'dish') && !weighedLine(sheet, task)?.leaves,
-    )
-    .reduce((sum, { actualG }) => sum + (actualG ?? 0), 0);
 }

@@ -19,6 +19,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     massG,
     /** The lot it came from, where that was said at the scale; else the first to expire. */
     lotId: id.optional(),
+    /** How many drops, blocks, scoops, capsules or mL of spoons that was, where they were counted onto a scale. */
+    count: z.number().positive().max(10_000).optional(),
     /** Why it stays as it is, where that was said. */
     note: reason.optional(),
   }),

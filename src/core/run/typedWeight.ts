@@ -8,6 +8,14 @@ import type { UnitSystem } from '../units/showQuantity';
 import { weighedLine } from '../work/weighedLine';
 import type { TaskState } from './progress';
 
+/** So much was counted, in drops, blocks, scoops, capsules or mL of spoons; null for what is typed as a weight, or is none. */
+export function typedCount(text: string, task: TaskState, sheet: Pick<Sheet, 'pours'>): number | null {
+  const counted = weighedLine(sheet, task)?.counted;
+  const count = counted && parseQuantity(`${text} drops`, ['drops']);
+  if (!counted || !count?.success || count.data.kind !== 'drops') return null;
+  return (count.data.drops * countedIn(counted, task.targetG ?? 0).gPerOne) / counted.gPerOne;
+}
+
 /**
  * What was typed for a task, g. A bare number is in the unit that stands beside the field: a count where the dose is
  * counted out, else grams or ounces. Never throws.
@@ -18,8 +26,8 @@ export function typedWeight(
   sheet: Pick<Sheet, 'pours'>,
   system: UnitSystem,
 ): Result<number, QuantityFault> {
-  const counted = weighedLine(sheet, task)?.counted;
-  const count = counted && parseQuantity(`${text} drops`, ['drops']);
-  if (!counted || !count?.success || count.data.kind !== 'drops') return parseMass(text, system);
-  return ok(count.data.drops * countedIn(counted, task.targetG ?? 0).gPerOne);
+  const count = typedCount(text, task, sheet);
+  return count === null
+    ? parseMass(text, system)
+    : ok(count * (weighedLine(sheet, task)?.counted?.gPerOne ?? 0));
 }

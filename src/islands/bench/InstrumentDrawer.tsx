@@ -72,7 +72,7 @@ function Sources<Source extends string>({
   return (
     <select
       aria-label={name}
-      className="select min-h-11 w-52"
+      className="select min-h-11 w-60"
       value={value}
       onChange={({ target }) => onChoose(target.value as Source)}
     >

@@ -1,12 +1,15 @@
 import { useState } from 'react';
 import { ok, type Result } from '../../core/result';
+import { baseTaskId } from '../../core/run/jugBase';
 import { type FigureFault, parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
 import type { QuantityFault } from '../../core/units/quantityFault';
-import { massUnit } from '../../core/units/showQuantity';
+import { massUnit, showMass, showMassFigure } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainWeightFault } from '../../words/en/units/weightFault';
 import { useShowing } from '../shared/showing';
+import { emptyJugG } from './emptyJugs';
+import type { FaceProps } from './faceProps';
 import { LargeField } from './LargeField';
 
 const CAVITIES = { unit: '', least: 0, most: 100_000 };
@@ -40,8 +43,18 @@ export function usePourSaid(): SaidOfPour {
   };
 }
 
-/** How many cavities it filled and what stayed in the jug, where somebody wants to say so. */
-export function PourSaid({ said }: { said: SaidOfPour }) {
+/** What stands on the scale beyond the empty jug of a pour, g; null where that is not known, or is nothing. */
+export function leftOnScale({ run, task, scale: { loadG } }: FaceProps): number | null {
+  const emptyG = emptyJugG(run.id, baseTaskId(run.snapshot, task));
+  return loadG !== null && emptyG !== null && loadG > emptyG ? loadG - emptyG : null;
+}
+
+/**
+ * How many cavities it filled and what stayed in the jug, where somebody wants to say so.
+ *
+ * @param standsG what the scale shows of its jug; null where nobody can tell
+ */
+export function PourSaid({ said, standsG }: { said: SaidOfPour; standsG: number | null }) {
   const showing = useShowing();
   const { cavities, left, cavitiesRead, leftRead, setCavities, setLeft } = said;
   return (
@@ -67,6 +80,15 @@ export function PourSaid({ said }: { said: SaidOfPour }) {
           says="weighed before it is washed"
           onChange={setLeft}
         />
+        {standsG !== null && (
+          <button
+            type="button"
+            className="btn btn-secondary btn-lg self-center"
+            onClick={() => setLeft(showMassFigure(standsG, showing))}
+          >
+            {showMass(standsG, showing)} by the scale
+          </button>
+        )}
       </div>
     </details>
   );

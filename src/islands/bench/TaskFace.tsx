@@ -7,7 +7,7 @@ import { BackButton, Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
 import { MoreIn } from './MoreIn';
 import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
-import { PourSaid, usePourSaid } from './PourSaid';
+import { leftOnScale, PourSaid, usePourSaid } from './PourSaid';
 import { Safety } from './Safety';
 import { WeighFace } from './WeighFace';
 
@@ -58,7 +58,7 @@ function DoFace(props: FaceProps) {
         <p className="my-4 text-3xl leading-snug">{taskSentence(task, sheet, rules, showing)}</p>
         <Safety {...props} />
         {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
-        {task.kind === 'pour' && <PourSaid said={said} />}
+        {task.kind === 'pour' && <PourSaid said={said} standsG={leftOnScale(props)} />}
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <MoreIn {...props} />

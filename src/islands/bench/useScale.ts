@@ -4,6 +4,7 @@ import type { Run } from '../../core/run/run';
 import { type ScaleReading, type ScaleWatch, scaleTarget, watchScale } from '../../core/run/scaleWatch';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
+import { keepEmptyJug } from './emptyJugs';
 import { listenToPushed, listenToStandIn, type OnReading } from './readingSources';
 import { useRecorder } from './useRecorder';
 import { useZero } from './useZero';
@@ -93,6 +94,12 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
 
   const last = readings.at(-1);
   const [zeroG, setZeroG] = useZero(runId, task?.id ?? null, weighed, last);
+
+  // What stood there when the base of a jug was begun is its empty jug.
+  const jugTaskId = task?.kind === 'weigh-base' && task.doneAt === null ? task.id : null;
+  useEffect(() => {
+    if (jugTaskId !== null && zeroG !== null) keepEmptyJug(runId, jugTaskId, zeroG);
+  }, [runId, jugTaskId, zeroG]);
 
   const watch = useMemo(
     () =>

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { type KeptReadings, type ReadingPoint, thinnedReadings } from '../../core/run/keptReadings';
+import { type KeptReadings, thinnedReadings } from '../../core/run/keptReadings';
 import type { JugReading } from '../../core/run/progress';
+import { type PointOfJug, pointsOfJugs, readingsOfJugs } from '../../core/run/readingsOfJugs';
 import type { Run } from '../../core/run/run';
-import { settledReadings } from '../../core/run/settledReadings';
 import type { ThermometerRequest } from '../../workers/standInProtocol';
 import { callApi } from '../shared/api';
 import { listenToPushed, listenToStandIn, type OnReading } from './readingSources';
@@ -38,7 +38,7 @@ export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThe
   const [shown, setShown] = useState<{ tempC: number; instrument: string; atMs: number } | null>(null);
   const kept = `tallow.follow.${runId}`;
   const [followed, setFollowed] = useState<string | null>(() => localStorage.getItem(kept));
-  const [points, setPoints] = useState<readonly (ReadingPoint & { taskId: string })[]>([]);
+  const [points, setPoints] = useState<readonly PointOfJug[]>([]);
   const worker = useRef<Worker | null>(null);
   const record = useRecorder(runId, 'temperature', 0);
   const now = useRef({ followed, record });
@@ -47,9 +47,7 @@ export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThe
   useEffect(() => {
     void callApi<KeptReadings[]>('GET', `/api/runs/${encodeURIComponent(runId)}/readings`).then((answer) => {
       if (!answer.success) return;
-      const known = answer.data.flatMap(({ quantity, taskId, points: all }) =>
-        quantity === 'temperature' && taskId !== null ? all.map((point) => ({ ...point, taskId })) : [],
-      );
+      const known = pointsOfJugs(answer.data);
       setPoints((since) => [...known, ...since]);
     });
   }, [runId]);
@@ -80,15 +78,7 @@ export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThe
     return () => clearTimeout(timer);
   }, [lastMs]);
 
-  const readings = useMemo(() => {
-    const all = points.map(({ taskId, atMs, value }) => ({
-      ...{ taskId, tempC: value },
-      at: new Date(atMs).toISOString(),
-    }));
-    return [...new Set(all.map(({ taskId }) => taskId))].flatMap((taskId) =>
-      settledReadings(all.filter((each) => each.taskId === taskId)),
-    );
-  }, [points]);
+  const readings = useMemo(() => readingsOfJugs(points), [points]);
   return {
     source,
     choose(next) {

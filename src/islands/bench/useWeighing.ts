@@ -1,7 +1,7 @@
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import type { Result } from '../../core/result';
 import { scannedLot } from '../../core/run/lotAtScale';
-import { typedWeight } from '../../core/run/typedWeight';
+import { typedCount, typedWeight } from '../../core/run/typedWeight';
 import type { QuantityFault } from '../../core/units/quantityFault';
 import { useShowing } from '../shared/showing';
 import type { FaceProps } from './faceProps';
@@ -28,10 +28,12 @@ export function useWeighing(props: FaceProps & { targetG: number }): Weighing {
   const [why, setWhy] = useState<string | null>(null);
   useEffect(() => input.current?.focus(), []);
   const parsed = typedWeight(typed, task, run.snapshot.sheet, showing.system);
-  // What is typed goes before what the scale shows.
+  // What is typed goes before what the scale shows, but what was counted onto a fine scale is what that shows.
   const shownG = scale.watch && scale.watch.place !== 'nothing' ? scale.watch.nettoG : null;
   const typedG = parsed.success && parsed.data > 0 ? parsed.data : null;
-  const weighedG = typed.trim() === '' ? shownG : typedG;
+  const onScale = scale.watch?.isFine && typedG !== null ? typedCount(typed, task, run.snapshot.sheet) : null;
+  const count = shownG === null ? null : onScale;
+  const weighedG = typed.trim() === '' || count !== null ? shownG : typedG;
   return {
     input,
     parsed,
@@ -54,10 +56,11 @@ export function useWeighing(props: FaceProps & { targetG: number }): Weighing {
             kind: 'weighed',
             taskId: task.id,
             massG: weighedG,
+            ...(count === null ? {} : { count }),
             ...(lots.lot ? { lotId: lots.lot.id } : {}),
             ...(why?.trim() ? { note: why.trim() } : {}),
           },
-          typed.trim() === '' ? scale.instrument : null,
+          typed.trim() === '' || count !== null ? scale.instrument : null,
         );
     },
   };

@@ -3,7 +3,7 @@ import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import type { Plan } from '../../core/plan/plan';
-import type { TaughtAnswer } from '../pourPlan/teach/useTeacher';
+import type { TaughtAnswer } from '../shared/changeTaught';
 
 /** What everything on a plan's page shares, the same from one key to the next. */
 export interface PlanPage {

@@ -3,8 +3,8 @@ import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { Material } from '../../core/materials/material';
 import type { Mold } from '../../core/molds/mold';
 import type { MadePiece } from '../../core/plan/embed';
-import type { TaughtAnswer } from '../pourPlan/teach/useTeacher';
 import { callApi } from '../shared/api';
+import type { TaughtAnswer } from '../shared/changeTaught';
 
 interface PageRecords {
   molds: Mold[];

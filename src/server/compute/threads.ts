@@ -61,6 +61,7 @@ async function inThread<Of extends Name>(
 const MENDS: Record<Name, string> = {
   reviews: 'Make the plan smaller, with fewer pours, doses or pieces.',
   pourPlan: 'Make the plan smaller, with fewer pours, doses or pieces.',
+  lessons: 'Try again when the machine has less to do.',
   takeShelf: 'Send fewer records at once.',
   shelfTable: 'Save a copy of the whole workshop in open formats instead.',
   takeCsv: 'Split the file, and bring the parts in one after the other.',

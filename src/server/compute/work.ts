@@ -5,6 +5,10 @@ import { type Review, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
+import type { KeptReadings } from '../../core/run/keptReadings';
+import { type Lesson, lessonsOf } from '../../core/run/lessons';
+import { pointsOfJugs, readingsOfJugs } from '../../core/run/readingsOfJugs';
+import type { Run } from '../../core/run/run';
 import { makePourPlan } from '../../core/schedule/makePourPlan';
 import type { PourPlan } from '../../core/schedule/pourPlan';
 import { openDatabase } from '../../db/connection';
@@ -30,6 +34,7 @@ export interface PourPlanFound {
 interface Works {
   reviews: { input: { files: PlanFile[]; context: CheckContext }; output: Review[] };
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
+  lessons: { input: { run: Run; kept: KeptReadings[] }; output: Lesson[] };
   /** Records onto the shelf of the workshop in a folder. */
   takeShelf: { input: { folder: string; bytes: Uint8Array }; output: Imported };
   shelfTable: { input: { folder: string; of: ShelfTable; style: CsvStyle }; output: string };
@@ -52,6 +57,7 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
     const pourPlan = makePourPlan(sheet, rules);
     return { pourPlan, found: heatFound(sheet, pourPlan, rules) };
   },
+  lessons: ({ run, kept }) => lessonsOf(run, readingsOfJugs(pointsOfJugs(kept))),
   takeShelf: ({ folder, bytes }) =>
     besideOthers(folder, (workshop) => importShelf(workshop, parseBytes(bytes, shelfImportSchema))),
   shelfTable: ({ folder, of, style }) => besideOthers(folder, (workshop) => shelfTable(workshop, of, style)),

@@ -1,13 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Taught } from '../../../core/heat/taught';
-import type { HouseRules, Jug } from '../../../core/houseRules/houseRules';
-import type { Mold } from '../../../core/molds/mold';
+import type { HouseRules } from '../../../core/houseRules/houseRules';
 import type { Sheet } from '../../../core/plan/sheet';
-import { fail, ok, type Result } from '../../../core/result';
 import type { TeachRequest } from '../../../core/schedule/teachFrom';
 import type { PourPlanAnswer, PourPlanRequest, TeachResult } from '../../../workers/pourPlanProtocol';
-import { callApi } from '../../shared/api';
-import type { StoredItem } from '../../shared/saveQueue';
 
 /** Fits readings in a worker of its own, so that neither page nor pour plan waits. */
 export function useTeacher(sheet: Sheet, rules: HouseRules) {
@@ -38,25 +33,4 @@ export function useTeacher(sheet: Sheet, rules: HouseRules) {
   }
 
   return { fit, busy, failed, result, forget: () => setResult(null) };
-}
-
-/** Whose heat is learnt. */
-export type Pupil = { kind: 'jug' | 'mold'; id: string };
-
-export type TaughtAnswer = { kind: 'jug'; item: Jug } | { kind: 'mold'; item: Mold };
-
-/** Changes what a jug or a mold was taught, on the record as it is now; answers the record, or what went wrong. */
-export async function changeTaught(
-  { kind, id }: Pupil,
-  change: (taught: Taught[]) => Taught[],
-): Promise<Result<TaughtAnswer, string>> {
-  const address = `/api/${kind}s/${encodeURIComponent(id)}`;
-  const now = await callApi<StoredItem<Jug | Mold>>('GET', address);
-  if (!now.success) return fail(now.error.detail);
-  const { item, revision } = now.data;
-  const saved = await callApi<StoredItem<Jug | Mold>>('PUT', address, {
-    item: { ...item, taught: change(item.taught) },
-    revision,
-  });
-  return saved.success ? ok({ kind, item: saved.data.item } as TaughtAnswer) : fail(saved.error.detail);
 }

@@ -2,16 +2,14 @@ import { useState } from 'react';
 import type { Taught } from '../../../core/heat/taught';
 import type { Showing } from '../../../core/units/showQuantity';
 import { usePlanPage } from '../../plans/planContext';
+import { changeTaught, type Pupil, withLesson } from '../../shared/changeTaught';
 import { useShowing } from '../../shared/showing';
 import { today } from '../../shared/today';
 import type { DetailsProps } from '../detailsProps';
 import { type Lesson, type LessonTexts, readLesson, type Way } from './lesson';
-import { changeTaught, type Pupil, useTeacher } from './useTeacher';
+import { useTeacher } from './useTeacher';
 
 export type TeachingProps = Pick<DetailsProps, 'file' | 'sheet' | 'pourPlan' | 'pourIndex'>;
-
-/** So many figures are kept, the newest. */
-const MOST_KEPT = 20;
 
 export const degrees = ({ system }: Showing) => (system === 'us' ? '°F' : '°C');
 
@@ -75,7 +73,7 @@ export function useTeaching({ file, sheet, pourPlan, pourIndex }: TeachingProps)
     if (!teacher.result?.success || !lesson) return;
     const { scale, spread, curve = [] } = teacher.result.data;
     const from = lesson.from.is === 'touch' ? lesson.from : { ...lesson.from, curve };
-    const isKept = await change((list) => [...list, { on: today(), scale, spread, from }].slice(-MOST_KEPT));
+    const isKept = await change((list) => withLesson(list, { on: today(), scale, spread, from }));
     if (!isKept) return;
     teacher.forget();
     setTexts({ ...texts, text: '' });

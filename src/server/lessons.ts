@@ -1,0 +1,35 @@
+import type { Lesson } from '../core/run/lessons';
+import type { Run } from '../core/run/run';
+import { compute } from './compute/threads';
+import type { Workshop } from './openWorkshop';
+
+/** A lesson, and whether what it is about was taught it already. */
+export type OfferedLesson = Lesson & { isKept: boolean };
+
+/** The loss in a jug is kept to a thousandth. */
+export const LOSS_STEP = 0.001;
+
+/** What a run taught, worked out beside the thread that answers. */
+export async function lessonsOfRun(open: Workshop, run: Run): Promise<OfferedLesson[]> {
+  const lessons = await compute('lessons', { run, kept: open.readings.ofRun(run.id) });
+  return lessons.map((lesson) => ({ ...lesson, isKept: isKept(open, run.id, lesson) }));
+}
+
+function isKept({ jugs, molds, materials, houseRules }: Workshop, runId: string, lesson: Lesson): boolean {
+  switch (lesson.of) {
+    case 'jug':
+    case 'mold': {
+      const { taught } = lesson;
+      if (!taught.success) return false;
+      const known = (lesson.of === 'jug' ? jugs : molds).find(lesson.id)?.item.taught ?? [];
+      return known.some(({ from, scale }) => from.runId === runId && scale === taught.data.scale);
+    }
+    case 'count': {
+      const material = materials.find(lesson.materialId)?.item;
+      const readings = material && 'readings' in material ? material.readings : [];
+      return readings.some((reading) => reading.runId === runId && reading.of === lesson.reading.of);
+    }
+    case 'loss':
+      return Math.abs(houseRules.read().item.jugLossFraction - lesson.fraction) <= LOSS_STEP / 2;
+  }
+}
