@@ -6,6 +6,7 @@ import type { RunSoFar } from '../core/run/run';
 export interface OnwardRequest {
   /** Which question it is; its answer has the same. */
   number: number;
+  runId: string;
   run: RunSoFar;
   /** What a thermometer showed of jugs that it stood in, besides what is among the events. */
   readings: readonly JugReading[];
@@ -15,5 +16,6 @@ export interface OnwardRequest {
 /** What the worker answers; nothing where heat can't be followed. */
 export interface OnwardAnswer {
   number: number;
+  runId: string;
   heat: HeatOnward | null;
 }

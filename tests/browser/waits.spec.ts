@@ -222,3 +222,41 @@ test('a pour that is late is told so, with its ways out; the task in hand is rea
   await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Waits' })).toContainText('Sets');
 });
+
+test('two runs at one screen: each shows the other, a wait of the other calls, Page Up turns to it, and a mold that is taken is said', async ({
+  page,
+  request,
+}) => {
+  const first = await takenToTheBench(page, request);
+  await tickUntil(page, 'r1/A/l1/pour');
+  await page.keyboard.press('PageDown');
+  const { planId } = await (await request.get(`/api/runs/${first}`)).json();
+  const second = crypto.randomUUID();
+  expect((await request.post('/api/runs', { data: { id: second, planId } })).ok()).toBe(true);
+  await expect(page.locator('[data-wait="r1/A/skin"]')).toBeVisible();
+  await expect(page.locator('[data-other]')).toHaveCount(0);
+
+  await page.goto(`/bench/${second}`);
+  const other = page.locator(`[data-other="${first}"]`);
+  await expect(other).toContainText(/Plan .*A skins \d+:\d\d/);
+  await tickUntil(page, 'r1/A/l1/pour');
+  await expect(page.getByRole('status').filter({ hasText: 'until it is unmolded' })).toContainText(
+    /^Test mold holds Plan/,
+  );
+  const { rings } = await callsOf(page);
+  await page.clock.fastForward(20 * 60_000);
+  await expect(other).toContainText(/A should carry|B: /);
+  await expect(page).toHaveTitle(/^● /);
+  expect((await callsOf(page)).rings).toBeGreaterThan(rings);
+
+  await page.keyboard.press('PageUp');
+  await expect(page).toHaveURL(new RegExp(`/bench/${first}$`));
+  await expect(page.locator(`[data-other="${second}"]`)).toBeVisible();
+  // It was called on the other page, and is not called again.
+  await expect(page.locator('[data-wait="r1/A/skin"]')).toContainText('A should carry');
+  expect((await callsOf(page)).rings).toBe(0);
+  // What is over elsewhere goes away.
+  const over = { eventId: crypto.randomUUID(), event: { kind: 'abandoned', note: '' } };
+  expect((await request.post(`/api/runs/${second}/events`, { data: over })).status()).toBe(201);
+  await expect(page.locator('[data-other]')).toHaveCount(0);
+});

@@ -22,7 +22,14 @@ export type LessonFault = TeachFault | { code: 'room-not-read' };
 
 /** What a run taught of what it was made with. Each is only offered. */
 export type Lesson =
-  | { of: 'jug' | 'mold'; id: string; name: string; taskId: string; taught: Result<Taught, LessonFault> }
+  | {
+      of: 'jug' | 'mold';
+      id: string;
+      name: string;
+      /** The pour that was read or touched. */
+      letter: string;
+      taught: Result<Taught, LessonFault>;
+    }
   /** What one drop, block, scoop, capsule or mL of a spoon weighs; `was` is what the plan counted with, g. */
   | { of: 'count'; materialId: string; name: string; reading: CountReading; wasG: number }
   /** What stays in a jug, as a fraction of what was in it; `spread` is one standard deviation between jugs. */
@@ -50,8 +57,8 @@ function jugLessons(run: Run, so: Progress): Lesson[] {
   return so.tasks.flatMap((melt): Lesson[] => {
     const jug = rules.jugs.find(({ id }) => melt.jugs.some((each) => each.id === id));
     const pourIndex = melt.pourIndexes[0] ?? 0;
-    const base = sheet.pours[pourIndex]?.base;
-    if (melt.kind !== 'melt' || !jug || !base) return [];
+    const pour = sheet.pours[pourIndex];
+    if (melt.kind !== 'melt' || !jug || !pour) return [];
     const readings = coolingOf(melt, so, sheet);
     if (readings.length === 0) return [];
     const contentG = jugContentG(run, so, melt);
@@ -65,11 +72,11 @@ function jugLessons(run: Run, so: Progress): Lesson[] {
         taughtOn(run, {
           scale,
           spread,
-          from: { is: 'readings', readings, roomC, contentG, baseName: base.name, curve, runId: run.id },
+          from: { is: 'readings', readings, roomC, contentG, baseName: pour.base.name, curve, runId: run.id },
         }),
       );
     });
-    return [{ of: 'jug', id: jug.id, name: jug.name, taskId: melt.id, taught: told }];
+    return [{ of: 'jug', id: jug.id, name: jug.name, letter: pour.letter, taught: told }];
   });
 }
 
@@ -135,7 +142,8 @@ function moldLessons(run: Run, so: Progress): Lesson[] {
     });
     const isSooner = told.success && told.data.scale > (heat.moldLearnt?.scale ?? 1);
     if (!notYet && !isSooner) return [];
-    return [{ of: 'mold', id: sheet.mold.id, name: sheet.mold.name, taskId: skin.id, taught: told }];
+    const letter = sheet.pours[skin.pourIndexes[0] ?? 0]?.letter ?? '';
+    return [{ of: 'mold', id: sheet.mold.id, name: sheet.mold.name, letter, taught: told }];
   });
 }
 

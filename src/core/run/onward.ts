@@ -34,18 +34,45 @@ export interface Onward {
  * @param heat null while it is being worked out: waits are then as they were planned
  */
 export function onward(so: Progress, heat: HeatOnward | null, startedMs: number, nowMs: number): Onward {
+  const tasks = placing(so, heat, startedMs, nowMs);
+  let handsMs = nowMs;
+  for (let task = tasks.peek(handsMs, 0); task; task = tasks.peek(handsMs, 0)) {
+    tasks.take(task);
+    if (task.doneAt === null && task.isByHand) handsMs = Math.max(handsMs, task.toMs);
+  }
+  return tasks.told();
+}
+
+/**
+ * Gives the tasks of a run their times one after the other, in the order of the schedule. Whoever asks says when hands are
+ * free, and what a task takes besides.
+ */
+export function placing(so: Progress, heat: HeatOnward | null, startedMs: number, nowMs: number) {
   const known = new Map<string, OnwardTask>();
   const late = latenessOf(so, startedMs);
-  let handsMs = nowMs;
   const windows: PourWindow[] = [];
-  for (const task of so.tasks) {
-    const placed = place(task, { so, heat, known, startedMs, nowMs, lateMs: late(task), handsMs });
-    known.set(task.id, placed);
-    if (task.doneAt === null && task.hands && !isWait(task)) handsMs = Math.max(handsMs, placed.toMs);
-    const window = windowOf(task, so, heat);
-    if (window) windows.push(window);
-  }
-  const tasks = [...known.values()];
+  const next = () => so.tasks[known.size];
+  return {
+    nextId: (): string | null => next()?.id ?? null,
+    /** The next task as it would be; null after the last. `closesMs` is of the window of its pour. */
+    peek(handsMs: number, freeMs: number) {
+      const task = next();
+      if (!task) return null;
+      const around = { so, heat, known, startedMs, nowMs, lateMs: late(task), handsMs, freeMs };
+      const window = windowOf(task, so, heat);
+      const isByHand = task.hands && !isWait(task);
+      return { ...place(task, around), isByHand, closesMs: window?.closesMs ?? null };
+    },
+    take({ isByHand, closesMs, ...task }: OnwardTask & { isByHand: boolean; closesMs: number | null }) {
+      known.set(task.id, task);
+      const window = windowOf(task, so, heat);
+      if (window) windows.push(window);
+    },
+    told: () => tell([...known.values()], windows, so),
+  };
+}
+
+function tell(tasks: OnwardTask[], windows: PourWindow[], so: Progress): Onward {
   const open = tasks.filter(({ doneAt }) => doneAt === null);
   return {
     tasks,
@@ -139,10 +166,12 @@ interface Around {
   nowMs: number;
   lateMs: number;
   handsMs: number;
+  /** What it takes is free from then on. */
+  freeMs: number;
 }
 
 function place(task: TaskState, around: Around): OnwardTask {
-  const { known, startedMs, nowMs, lateMs, handsMs } = around;
+  const { known, startedMs, nowMs, lateMs, handsMs, freeMs } = around;
   const lengthMs = (task.toS - task.fromS) * 1000;
   if (task.doneAt !== null) {
     const toMs = Date.parse(task.doneAt);
@@ -153,7 +182,7 @@ function place(task: TaskState, around: Around): OnwardTask {
     const fromMs = readyMs || startedMs + task.fromS * 1000 + lateMs;
     return { ...task, fromMs, toMs: Math.max(fromMs, waitEndMs(task, fromMs, lengthMs, around)) };
   }
-  const fromMs = Math.max(readyMs, nowMs, task.hands ? handsMs : 0, dueMs(task, around));
+  const fromMs = Math.max(readyMs, nowMs, freeMs, task.hands ? handsMs : 0, dueMs(task, around));
   return { ...task, fromMs, toMs: fromMs + lengthMs };
 }
 

@@ -14,6 +14,7 @@ import { useAccepted } from './useAccepted';
 import { useJugSoFar } from './useJugSoFar';
 import { useLots } from './useLots';
 import { useOnward } from './useOnward';
+import { useOtherRuns } from './useOtherRuns';
 import { usePedal } from './usePedal';
 import { useRun } from './useRun';
 import { useRunCalls } from './useRunCalls';
@@ -34,7 +35,8 @@ function Bench({ start, stock }: Props) {
   const thermometer = useThermometer(run);
   const { tasks, inHand, ended, touches } = so;
   const readings = useMemo(() => withReadings(so, thermometer.readings).readings, [so, thermometer.readings]);
-  const seen = useOnward(run, so, thermometer.readings);
+  const others = useOtherRuns(start.id);
+  const seen = useOnward(run, so, thermometer.readings, others);
   useStandInJug(thermometer, seen);
   const lots = useLots(run, tasks, stock, waiting);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
@@ -63,7 +65,7 @@ function Bench({ start, stock }: Props) {
     if (task) void send({ kind: 'weighed', taskId: task.id, massG, ...lotId }, scale.instrument);
   });
 
-  if (ended) return <EndedRun run={run} ended={ended} away={away} waiting={waiting} />;
+  if (ended) return <EndedRun run={run} ended={ended} away={away} waiting={waiting} others={others} />;
 
   return (
     <div className="grid h-full gap-2 p-2 md:grid-cols-[250px_1fr]">

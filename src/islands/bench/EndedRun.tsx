@@ -2,16 +2,19 @@ import type { Progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import type { ApiProblem } from '../shared/api';
 import { Away } from './Away';
+import type { OtherRun } from './useOtherRuns';
 
 interface Props {
   run: Run;
   ended: NonNullable<Progress['ended']>;
   away: ApiProblem | null;
   waiting: number;
+  /** What is still on the bench. */
+  others: readonly OtherRun[];
 }
 
 /** What became of a run that is over. */
-export function EndedRun({ run, ended, away, waiting }: Props) {
+export function EndedRun({ run, ended, away, waiting, others }: Props) {
   return (
     <div className="p-6">
       <div className="plate max-w-xl p-6">
@@ -28,6 +31,17 @@ export function EndedRun({ run, ended, away, waiting }: Props) {
           <a className="btn btn-primary" href={ended.kind === 'finished' ? `/log/${run.id}` : '/bench'}>
             {ended.kind === 'finished' ? 'See it in the Logbook' : 'To the bench'}
           </a>
+        )}
+        {others.length > 0 && (
+          <ul className="mt-4 flex flex-wrap gap-3" aria-label="Still on the bench">
+            {others.map(({ run: { id, snapshot } }) => (
+              <li key={id}>
+                <a className="btn btn-secondary min-h-11" href={`/bench/${encodeURIComponent(id)}`}>
+                  Go on with {snapshot.sheet.planName}
+                </a>
+              </li>
+            ))}
+          </ul>
         )}
       </div>
     </div>

@@ -5,6 +5,7 @@ import { useShowing } from '../shared/showing';
 import { DoneFace } from './DoneFace';
 import { BackButton, Cautions, NextButton, OverLimits } from './faceParts';
 import type { FaceProps } from './faceProps';
+import { InTheWay } from './InTheWay';
 import { MoreIn } from './MoreIn';
 import { NotDue, PourMoment, pouredAt, WaitNow } from './Passing';
 import { leftOnScale, PourSaid, usePourSaid } from './PourSaid';
@@ -59,6 +60,7 @@ function DoFace(props: FaceProps) {
         <Safety {...props} />
         {task.kind === 'pour' ? <PourMoment {...props} /> : <NotDue {...props} />}
         {task.kind === 'pour' && <PourSaid said={said} standsG={leftOnScale(props)} />}
+        <InTheWay {...props} />
         <Cautions cautions={cautions} />
         <OverLimits {...props} />
         <MoreIn {...props} />

@@ -14,6 +14,7 @@ import { useShowing } from '../shared/showing';
 import { DeviationBand } from './DeviationBand';
 import { Cautions, NextButton } from './faceParts';
 import type { FaceProps } from './faceProps';
+import { InTheWay } from './InTheWay';
 import { Keypad } from './Keypad';
 import { LotChoice } from './LotChoice';
 import { OnTheScale } from './OnTheScale';
@@ -49,6 +50,7 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
             <Safety {...props} />
           </>
         )}
+        <InTheWay {...props} />
         <Cautions cautions={cautions} />
         <TooMuch {...props} weighing={weighing} />
         <WhatCame {...props} weighing={weighing} line={line} counted={counted} />

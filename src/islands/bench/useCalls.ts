@@ -12,6 +12,8 @@ export interface Calls {
 }
 
 export interface WaitCall {
+  runId: string;
+  /** Of the run. */
   id: string;
   /** Said in the title and aloud. */
   words: string;
@@ -26,28 +28,25 @@ const SPEAKS = 'tallow.bench.speaks';
  *
  * @param said the task in hand as one would say it
  */
-export function useCalls(runId: string, waits: readonly WaitCall[], said: string, isOpen: boolean): Calls {
+export function useCalls(waits: readonly WaitCall[], said: string, isOpen: boolean): Calls {
   const [rings, setRings] = useState(() => !isSilent());
   const [speaks, setSpeaks] = useState(() => localStorage.getItem(SPEAKS) !== null);
   const over = waits.filter(({ isOver }) => isOver);
-  const names = over.map(({ id }) => id).join(' ');
-  const called = useRef<Set<string> | null>(null);
+  const names = over.map(({ runId, id }) => `${runId} ${id}`).join(' ');
   const title = useRef(document.title);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: which waits are over is all that matters of them
   useEffect(() => {
-    const key = `tallow.called.${runId}`;
-    called.current ??= new Set((localStorage.getItem(key) ?? '').split(' '));
-    const fresh = over.filter(({ id }) => !called.current?.has(id));
+    const fresh = over.filter((each) => !calledOf(each.runId).includes(each.id));
     document.title = over.length > 0 ? `● ${over[0]?.words} – ${title.current}` : title.current;
     if (fresh.length === 0) return;
-    for (const { id } of fresh) called.current.add(id);
-    localStorage.setItem(key, [...called.current].join(' '));
+    for (const { runId, id } of fresh)
+      localStorage.setItem(calledKey(runId), [...calledOf(runId), id].join(' '));
     const words = fresh.map((each) => each.words).join(', ');
     ring();
     if (speaks) say(words);
     notify(words);
-  }, [names, runId]);
+  }, [names]);
 
   useEffect(() => {
     if (speaks && isOpen) say(said);
@@ -76,6 +75,13 @@ export function useCalls(runId: string, waits: readonly WaitCall[], said: string
       } else localStorage.setItem(SPEAKS, '1');
     },
   };
+}
+
+const calledKey = (runId: string) => `tallow.called.${runId}`;
+
+/** The waits of a run that were called, whichever page called them. */
+function calledOf(runId: string): string[] {
+  return (localStorage.getItem(calledKey(runId)) ?? '').split(' ');
 }
 
 function say(words: string): void {

@@ -1,9 +1,11 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { HeatOnward } from '../../core/run/heatOnward';
-import { type Onward, onward } from '../../core/run/onward';
+import type { Onward } from '../../core/run/onward';
 import type { JugReading, Progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
-import type { OnwardAnswer, OnwardRequest } from '../../workers/onwardProtocol';
+import { inTheWay, onwardTogether } from '../../core/run/together';
+import { useHeats } from './useHeats';
+import type { OtherRun } from './useOtherRuns';
 
 /** What is late is looked at anew so often: it gets colder meanwhile. */
 const LATE_EVERY_MS = 30_000;
@@ -12,18 +14,27 @@ const TICK_MS = 1000;
 export interface OnwardNow extends Onward {
   nowMs: number;
   heat: HeatOnward | null;
+  /** The other runs on the bench, made by the same hands. */
+  others: readonly (OtherRun & { seen: Onward })[];
+  /** What a task takes that another run has. */
+  inTheWay(taskId: string): ReturnType<typeof inTheWay>;
 }
 
+const NOTHING_READ: readonly JugReading[] = [];
+
 /**
- * The rest of a run by the clock: anew with everything that happens, its heat followed in a worker.
+ * The rest of a run by the clock, beside the others on the bench: anew with everything that happens.
  *
  * @param followed what a thermometer showed of jugs that it stands in
  */
-export function useOnward(run: Run, so: Progress, followed: readonly JugReading[]): OnwardNow {
+export function useOnward(
+  run: Run,
+  so: Progress,
+  followed: readonly JugReading[],
+  others: readonly OtherRun[],
+): OnwardNow {
   const [nowMs, setNowMs] = useState(Date.now);
-  const [heat, setHeat] = useState<HeatOnward | null>(null);
-  const worker = useRef<Worker | null>(null);
-  const asked = useRef(0);
+  const [isLate, setIsLate] = useState(false);
   const isOpen = so.ended === null;
 
   useEffect(() => {
@@ -32,38 +43,37 @@ export function useOnward(run: Run, so: Progress, followed: readonly JugReading[
     return () => clearInterval(timer);
   }, [isOpen]);
 
-  useEffect(() => {
-    // Without one, waits are as they were planned.
-    if (typeof Worker === 'undefined') return;
-    const started = new Worker(new URL('../../workers/onward.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    started.onmessage = ({ data }: MessageEvent<OnwardAnswer>) => {
-      if (data.number === asked.current) setHeat(data.heat);
-    };
-    worker.current = started;
-    return () => started.terminate();
-  }, []);
-
-  const seen = useMemo(
-    () => onward(so, heat, Date.parse(run.startedAt), nowMs),
-    [so, heat, run.startedAt, nowMs],
+  const asked = useMemo(
+    () => [
+      ...(isOpen ? [{ run, readings: followed }] : []),
+      ...others.map((other) => ({ run: other.run, readings: NOTHING_READ })),
+    ],
+    [isOpen, run, followed, others],
   );
-  const isLate = seen.windows.some(({ closesMs }) => closesMs < nowMs);
-  const turn = isLate ? Math.floor(nowMs / LATE_EVERY_MS) : 0;
-  const { snapshot, events } = run;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is late is asked for again now and then
-  useEffect(() => {
-    if (!isOpen) return;
-    asked.current += 1;
-    const request: OnwardRequest = {
-      number: asked.current,
-      run: { snapshot, events },
-      readings: followed,
-      nowMs: Date.now(),
-    };
-    worker.current?.postMessage(request);
-  }, [isOpen, snapshot, events, followed, turn]);
+  const heats = useHeats(asked, isLate ? Math.floor(nowMs / LATE_EVERY_MS) : 0);
+  const heat = heats.get(run.id) ?? null;
 
-  return { ...seen, nowMs, heat };
+  const runs = useMemo(
+    () => [
+      { run, so, heat },
+      ...others.map((other) => ({ run: other.run, so: other.so, heat: heats.get(other.run.id) ?? null })),
+    ],
+    [run, so, heat, others, heats],
+  );
+  const seen = useMemo(() => onwardTogether(runs, nowMs), [runs, nowMs]);
+  const late = seen.some(({ windows }) => windows.some(({ closesMs }) => closesMs < nowMs));
+  if (late !== isLate) setIsLate(late);
+
+  const [own, ...rest] = seen;
+  if (!own) throw new RangeError('a bench without a run');
+  return {
+    ...own,
+    nowMs,
+    heat,
+    others: others.flatMap((other, place) => {
+      const each = rest[place];
+      return each ? [{ ...other, seen: each }] : [];
+    }),
+    inTheWay: (taskId) => inTheWay(runs, 0, taskId),
+  };
 }

@@ -42,13 +42,16 @@ function RunLessons({ runId }: Props) {
           Looking at what was read, touched and counted …
         </p>
       ) : (
-        <ul className="flex flex-col gap-2">
+        <ul className="flex flex-col gap-2" aria-describedby="lessons-last">
           {lessons.map((lesson, place) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: they stay in their order
             <Offer key={place} runId={runId} lesson={lesson} />
           ))}
         </ul>
       )}
+      <p id="lessons-last" className="quiet mt-2 text-sm">
+        Of a jug or a mold, what is kept last counts.
+      </p>
     </section>
   );
 }

@@ -18,8 +18,8 @@ export function lessonWords(lesson: Lesson, showing: Showing): string {
     case 'jug':
     case 'mold':
       return lesson.taught.success
-        ? `${lesson.name}: ${taughtWords(lesson.taught.data, showing)}.`
-        : `${lesson.name}: ${faultWords(lesson.taught.error, showing)}`;
+        ? `${lesson.name}, by ${lesson.letter}: ${taughtWords(lesson.taught.data, showing)}.`
+        : `${lesson.name}, by ${lesson.letter}: ${faultWords(lesson.taught.error, showing)}`;
     case 'count': {
       const { reading, name, wasG } = lesson;
       const each = reading.massG / reading.count;
