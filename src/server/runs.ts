@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { allFindings } from '../core/checks/allFindings';
-import type { Finding } from '../core/checks/finding';
+import type { CheckContext, Finding } from '../core/checks/finding';
 import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
 import type { Sheet } from '../core/plan/sheet';
@@ -8,7 +8,7 @@ import { batchCode, batchDay } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
 import { withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
-import { slimRules, slimSheet } from '../core/run/snapshot';
+import { type Snapshot, slimRules, slimSheet } from '../core/run/snapshot';
 import { roundsPlaced } from '../core/schedule/schedule';
 import { piecesOfRound } from '../core/work/rounds';
 import { explainRunFault } from '../words/en/run/runFaults';
@@ -40,8 +40,49 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
     if (known.planId === planId) return known;
     throw idTaken('run', id);
   }
-  const { plan, version, revision } = findPlan(workshop, planId);
+  const { version, revision, snapshot } = await snapshotOf(workshop, planId, checkContext(workshop));
+  const start = workshop.db.transaction((): Run | null => {
+    const started = workshop.runs.find(id);
+    if (started) return started;
+    // Saved anew while its times were worked out: what was looked at is no longer the plan.
+    if (findPlan(workshop, planId).revision !== revision) return null;
+    const startedAt = workshop.now();
+    const run: Run = {
+      ...{ id, planId, planVersion: version, startedAt, code: nextCode(workshop), snapshot },
+      events: [],
+    };
+    workshop.runs.insert(run);
+    return run;
+  });
+  return start.immediate() ?? startRun(workshop, id, planId);
+}
+
+/** Jugs of a rehearsal: those of the workshop, or only the smallest of them. */
+export type RehearsalJugs = 'all' | 'smallest';
+
+/**
+ * A run of a plan's newest version that is made nowhere: nothing of it is kept.
+ *
+ * @throws Problem as `startRun`
+ */
+export async function rehearsalOf(workshop: Workshop, planId: string, jugs: RehearsalJugs): Promise<Run> {
   const context = checkContext(workshop);
+  const smallest = context.rules.jugs.toSorted((a, b) => a.holdsMl - b.holdsMl).slice(0, 1);
+  const rules = jugs === 'all' ? context.rules : { ...context.rules, jugs: smallest };
+  const { version, snapshot } = await snapshotOf(workshop, planId, { rules, shelf: null });
+  return {
+    ...{ id: `rehearsal-${planId}`, planId, planVersion: version, startedAt: workshop.now(), code: null },
+    ...{ snapshot, events: [] },
+  };
+}
+
+/** What a run of a plan's newest version rests on, by the house rules as they are now. */
+async function snapshotOf(
+  workshop: Workshop,
+  planId: string,
+  context: CheckContext,
+): Promise<{ version: number; revision: number; snapshot: Snapshot }> {
+  const { plan, version, revision } = findPlan(workshop, planId);
   const { rules } = context;
   const review = await reviewOf(planFileOf(workshop, plan), context);
   const { sheet } = review;
@@ -52,30 +93,17 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
     throw tooManyRounds(sheet, roundsPlaced(sheet, rules));
   const pourPlan = await pourPlanOf(sheet, rules);
   const findings = allFindings(review, pourPlan, rules, null);
-  const start = workshop.db.transaction((): Run | null => {
-    const started = workshop.runs.find(id);
-    if (started) return started;
-    // Saved anew while its times were worked out: what was looked at is no longer the plan.
-    if (findPlan(workshop, planId).revision !== revision) return null;
-    const run: Run = {
-      id,
-      planId,
-      planVersion: version,
-      startedAt: workshop.now(),
-      code: nextCode(workshop),
-      snapshot: {
-        sheet: slimSheet(sheet),
-        rules: slimRules(rules),
-        tasks: pourPlan.tasks,
-        findings,
-        isDerived: false,
-      },
-      events: [],
-    };
-    workshop.runs.insert(run);
-    return run;
-  });
-  return start.immediate() ?? startRun(workshop, id, planId);
+  return {
+    version,
+    revision,
+    snapshot: {
+      sheet: slimSheet(sheet),
+      rules: slimRules(rules),
+      tasks: pourPlan.tasks,
+      findings,
+      isDerived: false,
+    },
+  };
 }
 
 /** Of the day by this machine's clock. */

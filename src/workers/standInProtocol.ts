@@ -13,6 +13,8 @@ export type ThermometerRequest =
   | { kind: 'start'; seed: number; roomC: number }
   /** Into a jug that is thought to cool so, ms since the epoch; this one does it a little faster or slower. */
   | { kind: 'jug'; curve: readonly { atMs: number; tempC: number }[] }
+  /** By a clock that showed `atMs` when this machine's showed `realMs`, and runs so many times as fast. */
+  | { kind: 'clock'; atMs: number; realMs: number; speed: number }
   | { kind: 'out' }
   | { kind: 'plug'; isIn: boolean };
 

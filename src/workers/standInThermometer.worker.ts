@@ -13,6 +13,7 @@ let thermometer = standInThermometer(KITCHEN_THERMOMETER, roomC, random);
 let pace = 1;
 let curve: readonly { atMs: number; tempC: number }[] = [];
 let isIn = true;
+let clock = { atMs: 0, realMs: 0, speed: 1 };
 
 self.onmessage = ({ data }: MessageEvent<ThermometerRequest>) => {
   if (data.kind === 'start') {
@@ -20,15 +21,17 @@ self.onmessage = ({ data }: MessageEvent<ThermometerRequest>) => {
     pace = 1 + PACE * (2 * random() - 1);
     roomC = data.roomC;
     thermometer = standInThermometer(KITCHEN_THERMOMETER, roomC, random);
-  } else if (data.kind === 'jug') curve = data.curve;
+  } else if (data.kind === 'clock') clock = data;
+  else if (data.kind === 'jug') curve = data.curve;
   else if (data.kind === 'out') curve = [];
   else {
     isIn = data.isIn;
     thermometer.plug(isIn);
-    if (!isIn) tell({ kind: 'gone', atMs: Date.now() });
+    if (!isIn) tell({ kind: 'gone', atMs: now() });
   }
 };
 
+const now = () => clock.atMs + (Date.now() - clock.realMs) * clock.speed;
 const tell = (answer: StandInAnswer) => postMessage(answer);
 
 /** The jug at a moment, at its own pace; the room where it stands in none. */
@@ -43,8 +46,8 @@ function jugC(atMs: number): number {
 }
 
 setInterval(() => {
-  const atMs = Date.now();
+  const atMs = now();
   thermometer.into(jugC(atMs));
-  const shown = thermometer.after(EACH_MS / 1000);
+  const shown = thermometer.after((EACH_MS / 1000) * clock.speed);
   if (shown) tell({ kind: 'temperature', ...shown, atMs });
 }, EACH_MS);

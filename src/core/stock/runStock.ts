@@ -7,3 +7,6 @@ export interface RunStock {
   /** What it has taken of each material so far. */
   taken: ReadonlyMap<string, number>;
 }
+
+/** Of what is really made nowhere. */
+export const NO_STOCK: RunStock = { lots: new Map(), taken: new Map() };

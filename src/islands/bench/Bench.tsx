@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { concernsTask } from '../../core/checks/concernsTask';
-import { progress, withReadings } from '../../core/run/progress';
+import { progress, type TaskState, withReadings } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { RunStock } from '../../core/stock/runStock';
 import { withShowing } from '../shared/showing';
 import { Away } from './Away';
+import { type RehearsalWorld, useBenchWorld } from './benchWorld';
 import { EndedRun } from './EndedRun';
 import { FinishForm } from './FinishForm';
 import { InstrumentDrawer } from './InstrumentDrawer';
@@ -29,7 +30,7 @@ interface Props {
 }
 
 /** One task at a time, legible at two metres. */
-function Bench({ start, stock }: Props) {
+export function Bench({ start, stock }: Props) {
   const { run, waiting, away, problem, sending, record } = useRun(start);
   const so = useMemo(() => progress(run), [run]);
   const thermometer = useThermometer(run);
@@ -45,9 +46,12 @@ function Bench({ start, stock }: Props) {
   const { sheet, findings, rules } = run.snapshot;
   const calls = useRunCalls(run, so, seen);
   usePedal();
+  const { rehearsal } = useBenchWorld();
 
   const scale = useScale(run, task);
   const { shown, over } = useJugSoFar(run, tasks, task, typed, scale);
+
+  useEffect(() => rehearsal?.onSeen({ run, so, seen, scale, record }));
 
   async function send(event: RunEvent, instrument: string | null = null) {
     const done = await record(event, instrument === null ? undefined : { instrumentId: instrument });
@@ -114,7 +118,11 @@ function Bench({ start, stock }: Props) {
           <FinishForm run={run} stock={lots.stock} sending={sending} onFinish={record} />
         )}
         {scale.isDrawerOpen && (
-          <InstrumentDrawer scale={scale} thermometer={thermometer} targetG={task?.targetG ?? null} />
+          <InstrumentDrawer
+            scale={scale}
+            thermometer={thermometer}
+            targetG={task && putOf(task, rehearsal)}
+          />
         )}
         <Waits
           sheet={sheet}
@@ -130,6 +138,11 @@ function Bench({ start, stock }: Props) {
 }
 
 export default withShowing(Bench);
+
+/** What a hand puts on a stand-in scale, g; in a rehearsal more than was aimed at, where that is a mishap. */
+function putOf({ id, targetG }: TaskState, rehearsal: RehearsalWorld | null): number | null {
+  return targetG === null ? null : targetG * (rehearsal?.putTimes(id) ?? 1);
+}
 
 /** A text that outlives a reload: what was typed and not ticked yet. */
 function useKeptText(key: string): [string, (text: string) => void] {

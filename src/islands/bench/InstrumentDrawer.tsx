@@ -1,6 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { massUnit, showMassFigure, showTemperature } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
+import { useBenchWorld } from './benchWorld';
 import type { LiveScale, ScaleSource } from './useScale';
 import type { LiveThermometer, ThermometerSource } from './useThermometer';
 
@@ -19,20 +20,24 @@ const PUTS = [0.05, 1, 10, 100] as const;
 interface Props {
   scale: LiveScale;
   thermometer: LiveThermometer;
+  /** What a hand would put on the stand-in now, g. */
   targetG: number | null;
 }
 
 /** Chooses the scale and the thermometer, and works the stand-ins. */
 export function InstrumentDrawer({ scale, thermometer, targetG }: Props) {
+  const isMade = useBenchWorld().rehearsal === null;
   return (
     <section className="plate flex flex-none flex-wrap items-center gap-2 p-2" aria-label="Instruments">
-      <Sources
-        name="Which scale"
-        of={SCALES}
-        value={scale.source}
-        isOffered={(source) => source !== 'cable' || scale.canCable}
-        onChoose={scale.choose}
-      />
+      {isMade && (
+        <Sources
+          name="Which scale"
+          of={SCALES}
+          value={scale.source}
+          isOffered={(source) => source !== 'cable' || scale.canCable}
+          onChoose={scale.choose}
+        />
+      )}
       <label className="flex min-h-11 items-center gap-2" title="When it stands still near what is aimed at">
         <input
           type="checkbox"
@@ -43,13 +48,15 @@ export function InstrumentDrawer({ scale, thermometer, targetG }: Props) {
         Tick by itself
       </label>
       <Key onPress={scale.zero}>Tare</Key>
-      <Sources
-        name="Which thermometer"
-        of={THERMOMETERS}
-        value={thermometer.source}
-        isOffered={() => true}
-        onChoose={thermometer.choose}
-      />
+      {isMade && (
+        <Sources
+          name="Which thermometer"
+          of={THERMOMETERS}
+          value={thermometer.source}
+          isOffered={() => true}
+          onChoose={thermometer.choose}
+        />
+      )}
       <Thermometer thermometer={thermometer} />
       {scale.source === 'stand-in' && <StandInScale scale={scale} targetG={targetG} />}
     </section>
@@ -117,7 +124,7 @@ function Thermometer({ thermometer: { source, shown, standIn } }: Pick<Props, 't
 
 function StandInScale({ scale, targetG }: Pick<Props, 'scale' | 'targetG'>) {
   const showing = useShowing();
-  const [isIn, setIsIn] = useState(true);
+  const isIn = scale.fault !== 'gone';
   const add = (massG: number) => scale.standIn({ kind: 'add', massG });
   return (
     <fieldset className="flex flex-wrap items-center gap-2" aria-label="Stand-in scale">
@@ -128,12 +135,7 @@ function StandInScale({ scale, targetG }: Pick<Props, 'scale' | 'targetG'>) {
         </Key>
       ))}
       <Key onPress={() => scale.standIn({ kind: 'clear' })}>Take all off</Key>
-      <Key
-        onPress={() => {
-          scale.standIn({ kind: 'plug', isIn: !isIn });
-          setIsIn(!isIn);
-        }}
-      >
+      <Key onPress={() => scale.standIn({ kind: 'plug', isIn: !isIn })}>
         {isIn ? 'Unplug the scale' : 'Plug the scale in'}
       </Key>
     </fieldset>

@@ -11,6 +11,7 @@ import { counted as countOf } from '../../words/en/plural';
 import { showCount } from '../../words/en/units/showCount';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
+import { useBenchWorld } from './benchWorld';
 import { Filling } from './Filling';
 import { RoomNow } from './RoomNow';
 
@@ -28,6 +29,7 @@ interface Props {
 
 /** Tasks done and to come, round by round, each with the weight that is aimed at now. */
 export function TaskList({ run, tasks, at, room, onLook, onRead, onGiveUp }: Props) {
+  const isMade = useBenchWorld().rehearsal === null;
   const list = useRef<HTMLDivElement>(null);
   const looks = useRef(onLook);
   looks.current = onLook;
@@ -56,7 +58,7 @@ export function TaskList({ run, tasks, at, room, onLook, onRead, onGiveUp }: Pro
       <div ref={list} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
         <Rounds run={run} tasks={tasks} at={at} onLook={look} />
       </div>
-      <GiveUp onGiveUp={onGiveUp} />
+      {isMade && <GiveUp onGiveUp={onGiveUp} />}
     </nav>
   );
 }

@@ -146,6 +146,18 @@ export function runDelivery(start: Run, options: Options): RunDelivery {
   };
 }
 
+/** Where nothing is sent: what happens is kept by the page alone. */
+export function deliveredHere(start: Run): Pick<Options, 'send' | 'load'> {
+  let run = start;
+  return {
+    async send(kept) {
+      run = withKept(run, kept);
+      return { success: true, data: run };
+    },
+    load: async () => ({ success: true, data: run }),
+  };
+}
+
 /** A run with an event that is on its way, where it can follow. */
 function withKept(run: Run, { event, occurredAt, source = {} }: KeptEvent): Run {
   if (!checkEvent(run, event).success) return run;

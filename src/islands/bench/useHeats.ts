@@ -3,6 +3,7 @@ import type { HeatOnward } from '../../core/run/heatOnward';
 import type { JugReading } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import type { OnwardAnswer, OnwardRequest } from '../../workers/onwardProtocol';
+import { useBenchWorld } from './benchWorld';
 
 /** A run whose heat is followed, with what a thermometer showed of jugs that it stands in. */
 export interface Followed {
@@ -18,6 +19,7 @@ export interface Followed {
  */
 export function useHeats(runs: readonly Followed[], turn: number): ReadonlyMap<string, HeatOnward | null> {
   const [heats, setHeats] = useState<ReadonlyMap<string, HeatOnward | null>>(new Map());
+  const { now } = useBenchWorld();
   const worker = useRef<Worker | null>(null);
   const asked = useRef(new Map<string, Followed & { number: number; turn: number }>());
 
@@ -43,11 +45,11 @@ export function useHeats(runs: readonly Followed[], turn: number): ReadonlyMap<s
       asked.current.set(runId, { run, readings, number, turn });
       const request: OnwardRequest = {
         ...{ number, runId, readings, run: { snapshot, events } },
-        nowMs: Date.now(),
+        nowMs: now(),
       };
       worker.current?.postMessage(request);
     }
-  }, [runs, turn]);
+  }, [runs, turn, now]);
 
   return heats;
 }

@@ -6,6 +6,7 @@ import { weighedMaterial } from '../../core/run/usedMaterials';
 import type { RunStock } from '../../core/stock/runStock';
 import type { LotStock } from '../../core/stock/stock';
 import { callApi } from '../shared/api';
+import { useBenchWorld } from './benchWorld';
 
 /** The lots of what a task weighs, and the one that it is weighed from. */
 export interface LotsOfTask {
@@ -25,12 +26,13 @@ export function useLots(
   start: RunStock,
   waiting: number,
 ): { stock: RunStock; ofTask(task: TaskState | null): LotsOfTask } {
+  const isMade = useBenchWorld().rehearsal === null;
   const [stock, setStock] = useState(start);
   const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
   const seen = useRef(events.length);
   const { length } = events;
   useEffect(() => {
-    if (waiting > 0 || seen.current === length) return;
+    if (!isMade || waiting > 0 || seen.current === length) return;
     seen.current = length;
     const stop = new AbortController();
     void callApi<{ lots: [string, LotStock[]][]; taken: [string, number][] }>(
@@ -42,7 +44,7 @@ export function useLots(
       if (answer.success) setStock({ lots: new Map(answer.data.lots), taken: new Map(answer.data.taken) });
     });
     return () => stop.abort();
-  }, [id, length, waiting]);
+  }, [id, length, waiting, isMade]);
   return {
     stock,
     ofTask(task) {

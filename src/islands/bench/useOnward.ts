@@ -4,12 +4,15 @@ import type { Onward } from '../../core/run/onward';
 import type { JugReading, Progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { inTheWay, onwardTogether } from '../../core/run/together';
+import { useBenchWorld } from './benchWorld';
 import { useHeats } from './useHeats';
 import type { OtherRun } from './useOtherRuns';
 
 /** What is late is looked at anew so often: it gets colder meanwhile. */
 const LATE_EVERY_MS = 30_000;
 const TICK_MS = 1000;
+/** Where the clock may run fast. */
+const FAST_TICK_MS = 250;
 
 export interface OnwardNow extends Onward {
   nowMs: number;
@@ -33,15 +36,17 @@ export function useOnward(
   followed: readonly JugReading[],
   others: readonly OtherRun[],
 ): OnwardNow {
-  const [nowMs, setNowMs] = useState(Date.now);
+  const { now, rehearsal } = useBenchWorld();
+  const [nowMs, setNowMs] = useState(now);
+  const everyMs = rehearsal ? FAST_TICK_MS : TICK_MS;
   const [isLate, setIsLate] = useState(false);
   const isOpen = so.ended === null;
 
   useEffect(() => {
     if (!isOpen) return;
-    const timer = setInterval(() => setNowMs(Date.now()), TICK_MS);
+    const timer = setInterval(() => setNowMs(now()), everyMs);
     return () => clearInterval(timer);
-  }, [isOpen]);
+  }, [isOpen, now, everyMs]);
 
   const asked = useMemo(
     () => [

@@ -3,6 +3,7 @@ import { type Progress, progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { callApi } from '../shared/api';
 import { listenToChanges } from '../shared/changes';
+import { useBenchWorld } from './benchWorld';
 import { onThisBench, putOnThisBench, takeOffThisBench } from './onThisBench';
 
 /** Another run that is made at this screen, and where it stands. */
@@ -13,9 +14,11 @@ export interface OtherRun {
 
 /** The other open runs that were opened at this screen, as they go on elsewhere and end. */
 export function useOtherRuns(ownId: string): OtherRun[] {
+  const isMade = useBenchWorld().rehearsal === null;
   const [runs, setRuns] = useState<readonly Run[]>([]);
 
   useEffect(() => {
+    if (!isMade) return;
     putOnThisBench(ownId);
     const ids = onThisBench().filter((id) => id !== ownId);
     const refresh = async (id: string) => {
@@ -38,7 +41,7 @@ export function useOtherRuns(ownId: string): OtherRun[] {
       },
       onAway: () => undefined,
     });
-  }, [ownId]);
+  }, [ownId, isMade]);
 
   const all = useMemo(
     () =>

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { MOST_POINTS, type Quantity, type ReadingPoint, thinnedReadings } from '../../core/run/keptReadings';
 import { callApi } from '../shared/api';
+import { useBenchWorld } from './benchWorld';
 
 const SENT_EVERY_MS = 20_000;
 
@@ -21,8 +22,10 @@ export type Recorder = (instrument: string, point: ReadingPoint, taskId: string 
  * @param step what it moves by, g or K; 0 where nobody knows
  */
 export function useRecorder(runId: string, quantity: Quantity, step: number): Recorder {
+  const isMade = useBenchWorld().rehearsal === null;
   const waiting = useRef<Waiting[]>([]);
   useEffect(() => {
+    if (!isMade) return;
     let isSending = false;
     const send = async (keepalive = false) => {
       const [first] = waiting.current;
@@ -49,8 +52,9 @@ export function useRecorder(runId: string, quantity: Quantity, step: number): Re
       document.removeEventListener('visibilitychange', onHide);
       void send(true);
     };
-  }, [runId, quantity]);
+  }, [runId, quantity, isMade]);
   return (instrument, point, taskId) => {
+    if (!isMade) return;
     const last = waiting.current.at(-1);
     const same = last?.instrument === instrument && last.taskId === taskId ? last : null;
     const kept = thinnedReadings([point], same?.points.at(-1) ?? null, quantity, step);

@@ -4,9 +4,10 @@ import { explainRunFault } from '../../words/en/run/runFaults';
 import { type ApiProblem, callApi } from '../shared/api';
 import { listenToChanges } from '../shared/changes';
 import { newId } from '../shared/newId';
+import { useBenchWorld } from './benchWorld';
 import { keepPage } from './keepPage';
-import { outboxStore } from './outboxStore';
-import { type Delivery, runDelivery } from './runDelivery';
+import { memoryStore, outboxStore } from './outboxStore';
+import { type Delivery, deliveredHere, runDelivery } from './runDelivery';
 
 /** So long an answer is waited for: hands wait as long at the first that does not come. */
 const ANSWER_WITHIN_MS = 5000;
@@ -19,6 +20,8 @@ const ONE_PRESS_MS = 300;
  * itself, also after a reload; what other screens add is followed.
  */
 export function useRun(start: Run) {
+  const { now, rehearsal } = useBenchWorld();
+  const isMade = rehearsal === null;
   const [delivery, setDelivery] = useState<Delivery>({ run: start, waiting: 0, away: null, refused: null });
   const [fault, setFault] = useState<ApiProblem | null>(null);
   const [sending, setSending] = useState(false);
@@ -27,19 +30,20 @@ export function useRun(start: Run) {
   const [queue] = useState(() => {
     const address = `/api/runs/${encodeURIComponent(start.id)}`;
     const options = () => ({ signal: AbortSignal.timeout(ANSWER_WITHIN_MS) });
+    const atBench = { newId, now: () => new Date(now()).toISOString(), onChange: setDelivery };
+    if (!isMade) return runDelivery(start, { ...atBench, ...deliveredHere(start), store: memoryStore() });
     return runDelivery(start, {
+      ...atBench,
       store: outboxStore(),
-      newId,
-      now: () => new Date().toISOString(),
       send: ({ id, event, occurredAt, source }) =>
         callApi<Run>('POST', `${address}/events`, { eventId: id, event, occurredAt, source }, options()),
       load: () => callApi<Run>('GET', address, undefined, options()),
-      onChange: setDelivery,
     });
   });
 
   useEffect(() => {
     void queue.begin();
+    if (!isMade) return;
     void keepPage();
     const stop = listenToChanges({
       onChange: ({ run, events }) => {
@@ -49,7 +53,7 @@ export function useRun(start: Run) {
       onAway: () => void queue.refresh(),
     });
     return stop;
-  }, [queue, start.id]);
+  }, [queue, start.id, isMade]);
 
   const { waiting, away } = delivery;
   useEffect(() => {

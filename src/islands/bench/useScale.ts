@@ -4,6 +4,7 @@ import type { Run } from '../../core/run/run';
 import { type ScaleReading, type ScaleWatch, scaleTarget, watchScale } from '../../core/run/scaleWatch';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
+import { useBenchWorld } from './benchWorld';
 import { keepEmptyJug } from './emptyJugs';
 import { listenToPushed, listenToStandIn, type OnReading } from './readingSources';
 import { useRecorder } from './useRecorder';
@@ -53,16 +54,18 @@ const serialOf = () => (navigator as unknown as { serial?: Serial }).serial;
 /** The scale at the bench, for the weighing in hand. */
 export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: TaskState | null): LiveScale {
   const weighed = events.filter(({ event }) => event.kind === 'weighed').length;
+  const { rehearsal } = useBenchWorld();
   const [source, setSource] = useState<ScaleSource>(() =>
-    localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
+    rehearsal !== null || localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
   );
   const [port, setPort] = useState<LinePort | null>(null);
   const [accepts, setAccepts] = useState(() => localStorage.getItem(ACCEPTS) !== null);
   const [readings, setReadings] = useState<readonly ScaleReading[]>([]);
-  const [isDrawerOpen, setDrawerOpen] = useState(false);
+  const [isDrawerOpen, setDrawerOpen] = useState(rehearsal !== null);
   const [fault, setFault] = useState<LiveScale['fault']>(null);
   const worker = useRef<Worker | null>(null);
   const [instrument, setInstrument] = useState<string | null>(null);
+  const seed = rehearsal?.seed ?? 1;
   const targetG = task?.doneAt === null ? task.targetG : null;
   const record = useRecorder(runId, 'mass', targetG === null ? 0 : scaleTarget(targetG, rules).stepG);
   const now = useRef(record);
@@ -72,7 +75,7 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   useEffect(() => {
     setReadings([]);
     setFault(null);
-    return listenTo(source, port, worker, (reading, name) => {
+    return listenTo(source, port, seed, worker, (reading, name) => {
       if (reading.kind === 'temperature') return;
       setInstrument(name);
       setFault(reading.kind === 'mass' ? null : reading.kind);
@@ -81,7 +84,7 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
         setReadings((all) => [...all.filter(({ atMs }) => reading.atMs - atMs < KEPT_MS), reading]);
       } else if (reading.kind === 'gone') setReadings([]);
     });
-  }, [source, port]);
+  }, [source, port, seed]);
 
   useEffect(() => {
     if (lastMs === 0) return;
@@ -143,6 +146,7 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
 function listenTo(
   source: ScaleSource,
   port: LinePort | null,
+  seed: number,
   worker: { current: Worker | null },
   onReading: OnReading,
 ): () => void {
@@ -153,7 +157,7 @@ function listenTo(
   return listenToStandIn(
     started,
     worker,
-    { kind: 'start', seed: 1 } satisfies StandInRequest,
+    { kind: 'start', seed } satisfies StandInRequest,
     STAND_IN,
     onReading,
   );

@@ -5,6 +5,7 @@ import { type PointOfJug, pointsOfJugs, readingsOfJugs } from '../../core/run/re
 import type { Run } from '../../core/run/run';
 import type { ThermometerRequest } from '../../workers/standInProtocol';
 import { callApi } from '../shared/api';
+import { useBenchWorld } from './benchWorld';
 import { listenToPushed, listenToStandIn, type OnReading } from './readingSources';
 import { useRecorder } from './useRecorder';
 
@@ -32,8 +33,10 @@ export interface LiveThermometer {
 }
 
 export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThermometer {
+  const { rehearsal } = useBenchWorld();
+  const isMade = rehearsal === null;
   const [source, setSource] = useState<ThermometerSource>(() =>
-    localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
+    rehearsal !== null || localStorage.getItem(SOURCE) === 'stand-in' ? 'stand-in' : 'pushed',
   );
   const [shown, setShown] = useState<{ tempC: number; instrument: string; atMs: number } | null>(null);
   const kept = `tallow.follow.${runId}`;
@@ -45,17 +48,19 @@ export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThe
   now.current = { followed, record };
 
   useEffect(() => {
+    if (!isMade) return;
     void callApi<KeptReadings[]>('GET', `/api/runs/${encodeURIComponent(runId)}/readings`).then((answer) => {
       if (!answer.success) return;
       const known = pointsOfJugs(answer.data);
       setPoints((since) => [...known, ...since]);
     });
-  }, [runId]);
+  }, [runId, isMade]);
 
-  const { tempC: roomC } = sheet.making.room;
+  const roomC = rehearsal?.roomC ?? sheet.making.room.tempC;
+  const seed = rehearsal?.seed ?? SEED;
   useEffect(() => {
     setShown(null);
-    return listenTo(source, roomC, worker, (reading, instrument) => {
+    return listenTo(source, { seed, roomC }, worker, (reading, instrument) => {
       if (reading.kind === 'gone') setShown(null);
       if (reading.kind !== 'temperature') return;
       const { tempC, atMs } = reading;
@@ -69,7 +74,12 @@ export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThe
         return more.length === 0 ? all : [...all, ...more.map((point) => ({ ...point, taskId }))];
       });
     });
-  }, [source, roomC]);
+  }, [source, seed, roomC]);
+
+  const clock = rehearsal?.clock;
+  useEffect(() => {
+    if (clock && source === 'stand-in') worker.current?.postMessage({ kind: 'clock', ...clock });
+  }, [clock, source]);
 
   const lastMs = shown?.atMs ?? 0;
   useEffect(() => {
@@ -100,7 +110,7 @@ export function useThermometer({ id: runId, snapshot: { sheet } }: Run): LiveThe
 
 function listenTo(
   source: ThermometerSource,
-  roomC: number,
+  start: { seed: number; roomC: number },
   worker: { current: Worker | null },
   onReading: OnReading,
 ): () => void {
@@ -108,6 +118,6 @@ function listenTo(
   const started = new Worker(new URL('../../workers/standInThermometer.worker.ts', import.meta.url), {
     type: 'module',
   });
-  const begin: ThermometerRequest = { kind: 'start', seed: SEED, roomC };
+  const begin: ThermometerRequest = { kind: 'start', ...start };
   return listenToStandIn(started, worker, begin, STAND_IN, onReading);
 }

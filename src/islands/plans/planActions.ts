@@ -26,6 +26,10 @@ export function print(about: About): Promise<void> {
   return follow(about, `/plans/${about.id}/sheet`);
 }
 
+export function rehearse(about: About): Promise<void> {
+  return follow(about, `/plans/${about.id}/rehearsal`);
+}
+
 export function exportFile(about: About): Promise<void> {
   return follow(about, `/api/plans/${about.id}/export`);
 }

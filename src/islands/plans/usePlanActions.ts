@@ -8,6 +8,7 @@ export function usePlanActions(id: string, flush: () => Promise<boolean>) {
   return {
     problem,
     print: async () => (await import('./planActions')).print(about),
+    rehearse: async () => (await import('./planActions')).rehearse(about),
     exportFile: async () => (await import('./planActions')).exportFile(about),
     toTheBench: async () => (await import('./planActions')).toTheBench(about),
     duplicate: async () => (await import('./planActions')).duplicate(about),

@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { BOX, fragrance, planFile } from '../support/planFiles';
+import { given, ownFile } from './workshop';
+
+test('a rehearsal: a plan is made with stand-ins, goes wrong as it was asked to, and is told at its end; nothing is kept', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const { plan, ...file } = ownFile([]);
+  const layers = planFile([{ size: '10 mm', doses: [[fragrance(), '2 %']] }, { size: 'rest' }], {}, BOX);
+  const { id } = await given(request, { ...file, ...layers, plan: { ...layers.plan, name: plan.name } });
+  const runs = async () =>
+    (await (await request.get('/api/runs')).json()).map((run: { id: string }) => run.id);
+  const before = await runs();
+  await page.clock.install({ time: new Date() });
+  await page.goto(`/plans/${id}`);
+  await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await expect(page.getByText('not with this plan: it goes into no freezer')).toBeVisible();
+  const seed = page.getByLabel('Where it goes wrong');
+  for (const bad of ['', '0', '-3', '2,5', 'constructor', '99999']) {
+    await seed.fill(bad);
+    await expect(seed).toHaveAttribute('aria-invalid', 'true');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(seed).toBeVisible();
+  }
+  await seed.fill('3');
+  await page.getByLabel('Pour too late').check();
+  for (const name of ['A base is cut 4 % heavy', 'The scale goes dead', 'The telephone rings'])
+    await page.getByLabel(name).check();
+  await page.getByLabel('Waits pass').selectOption('60');
+  await page.getByRole('button', { name: 'Begin' }).click();
+
+  const inHand = page.locator('nav [aria-current="step"]');
+  const put = page.getByRole('button', { name: 'Put what is aimed at' });
+  const told = page.getByRole('heading', { name: /would have come out$/ });
+  const seen: string[] = [];
+  await page.getByLabel('Tick by itself').check();
+  for (let step = 0; step < 30 && !(await told.isVisible()); step++) {
+    const task = (await inHand.getAttribute('data-task')) ?? '';
+    const notice = page.getByRole('alert').filter({ has: page.getByRole('button', { name: 'Go on' }) });
+    for (let left = await notice.count(); left > 0; left--) {
+      seen.push((await notice.first().textContent()) ?? '');
+      await notice.first().getByRole('button', { name: 'Go on' }).click();
+    }
+    const plugIn = page.getByRole('button', { name: 'Plug the scale in' });
+    if (await plugIn.isVisible()) await plugIn.click();
+    const leave = page.getByRole('button', { name: 'Leave it for 30 min' });
+    if (await leave.isVisible()) await leave.click();
+    if (await page.getByTestId('target').isVisible()) {
+      await expect(page.getByTestId('live')).toHaveAttribute('data-place', 'nothing');
+      await put.click();
+      const isHeavy = page.locator('#scale-says').getByText(/more/);
+      await expect(async () => {
+        await page.clock.runFor(500);
+        if ((await isHeavy.isVisible()) && (await page.getByText('stands still').isVisible()))
+          await page.keyboard.press('PageDown');
+        expect(await inHand.getAttribute('data-task')).not.toBe(task);
+      }).toPass();
+    } else {
+      const on = page.getByRole('button', { name: /^On to/ });
+      if (await on.isVisible()) await on.click();
+      await page.clock.runFor(1000);
+      await expect(async () => {
+        await page.keyboard.press('PageDown');
+        await page.clock.runFor(500);
+        if (!(await told.isVisible())) expect(await inHand.getAttribute('data-task')).not.toBe(task);
+      }).toPass();
+    }
+  }
+  await expect(told).toBeVisible();
+  expect(seen.join(' ')).toContain('The telephone rang.');
+  expect(seen.join(' ')).toContain('The scale has gone dead.');
+  const bonds = page.getByRole('list', { name: 'Bonds' });
+  await expect(bonds.locator('[data-bond="weak"]')).toContainText(/B does not join A.*rewarm the jug/);
+  await expect(page.getByText(/: [34](?:\.\d+)? % more than aimed at/)).toBeVisible();
+  await expect(page.getByText(/was cut 4 % heavy/)).toBeVisible();
+  await expect(page.getByText(/longer than planned/)).toBeVisible();
+  expect(await runs()).toEqual(before);
+  await page.getByRole('button', { name: 'Rehearse it again' }).click();
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+});
