@@ -51,7 +51,7 @@ export function Bench({ start, stock }: Props) {
   const scale = useScale(run, task);
   const { shown, over } = useJugSoFar(run, tasks, task, typed, scale);
 
-  useEffect(() => rehearsal?.onSeen({ run, so, seen, scale, record }));
+  useEffect(() => rehearsal?.onSeen({ run, so, seen, record, standIn: scale.standIn }));
 
   async function send(event: RunEvent, instrument: string | null = null) {
     const done = await record(event, instrument === null ? undefined : { instrumentId: instrument });

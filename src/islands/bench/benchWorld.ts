@@ -1,8 +1,8 @@
 import { createContext, useContext } from 'react';
+import type { Onward } from '../../core/run/onward';
 import type { Progress } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
-import type { OnwardNow } from './useOnward';
-import type { LiveScale } from './useScale';
+import type { StandInRequest } from '../../workers/standInProtocol';
 
 /** What a clock shows that may run faster than this machine's. */
 export interface ClockFace {
@@ -16,9 +16,10 @@ export interface ClockFace {
 export interface BenchSeen {
   run: Run;
   so: Progress;
-  seen: OnwardNow;
-  scale: LiveScale;
+  seen: Onward & { nowMs: number };
   record(event: RunEvent): void;
+  /** Works the stand-in scale. */
+  standIn(request: StandInRequest): void;
 }
 
 /** What is otherwise in a rehearsal: nothing leaves the page. */

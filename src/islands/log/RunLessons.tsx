@@ -42,16 +42,16 @@ function RunLessons({ runId }: Props) {
           Looking at what was read, touched and counted …
         </p>
       ) : (
-        <ul className="flex flex-col gap-2" aria-describedby="lessons-last">
+        <ul className="flex flex-col gap-2">
           {lessons.map((lesson, place) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: they stay in their order
             <Offer key={place} runId={runId} lesson={lesson} />
           ))}
         </ul>
       )}
-      <p id="lessons-last" className="quiet mt-2 text-sm">
-        Of a jug or a mold, what is kept last counts.
-      </p>
+      {lessons?.some((lesson) => 'taught' in lesson) && (
+        <p className="quiet mt-2 text-sm">Of a jug or a mold, what is kept last counts.</p>
+      )}
     </section>
   );
 }

@@ -187,8 +187,8 @@ function isNow(mishap: Mishap, bench: BenchSeen): boolean {
   }
 }
 
-function happen(mishap: Mishap, { scale, record }: BenchSeen, putOn: FastClock['putOn']): void {
+function happen(mishap: Mishap, { standIn, record }: BenchSeen, putOn: FastClock['putOn']): void {
   if (mishap.kind === 'telephone') putOn(mishap.lengthS * 1000);
-  else if (mishap.kind === 'unplugged') scale.standIn({ kind: 'plug', isIn: false });
+  else if (mishap.kind === 'unplugged') standIn({ kind: 'plug', isIn: false });
   else if (mishap.kind === 'early-touch') record({ kind: 'touched', taskId: mishap.taskId, carries: false });
 }
