@@ -84,6 +84,8 @@ for (const [name, path] of [
 await typing();
 await dragging();
 await planning();
+await weighing();
+await twoHours();
 await browser.close();
 await server.stop();
 
@@ -183,6 +185,56 @@ async function planning() {
   await page.close();
 }
 
+/** Frames of the bench while a scale shows its reading ten times a second, beside those of an empty page. */
+async function weighing() {
+  const page = await browser.newPage({ viewport: { width: 1024, height: 768 } });
+  await page.addInitScript(() => {
+    if (location.protocol !== 'about:') localStorage.setItem('tallow.bench.scale', 'stand-in');
+  });
+  await page.goto(`${server.base}/bench/${run}`);
+  await page.getByTestId('live').waitFor();
+  const atBench = await framesDuring(page, () => page.waitForTimeout(8000));
+  await page.goto('about:blank');
+  const empty = await framesDuring(page, () => page.waitForTimeout(8000));
+  const told = (/** @type {{ doubled: number, count: number }} */ { doubled, count }) =>
+    `${((100 * doubled) / count).toFixed(2)} % of ${count}`;
+  console.log(
+    `the bench with ten readings a second: ${told(atBench)} frames over two refresh intervals; an empty page: ${told(empty)}`,
+  );
+  await page.close();
+}
+
+/** What the bench holds after two hours of readings ten times a second and of its own clock. */
+async function twoHours() {
+  const page = await browser.newPage({ viewport: { width: 1024, height: 768 } });
+  await page.clock.install();
+  await page.goto(`${server.base}/bench/${run}`);
+  await page.getByTestId('target').waitFor();
+  const session = await page.context().newCDPSession(page);
+  const held = async () => {
+    await session.send('HeapProfiler.collectGarbage');
+    return (await session.send('Runtime.getHeapUsage')).usedSize / 1e6;
+  };
+  const send = (/** @type {number} */ from) =>
+    fetch(`${server.base}/api/instruments/bench/readings`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(Array.from({ length: 600 }, (_, place) => ({ massG: from + (place % 40) / 10 }))),
+    });
+  await send(0);
+  await page.clock.runFor(60_000);
+  const before = await held();
+  // A minute of readings at a time: 120 times 600 of them.
+  for (let minute = 0; minute < 120; minute++) {
+    await send(minute);
+    await page.clock.runFor(60_000);
+  }
+  console.log(
+    `the bench after two hours of its clock and 72,000 readings: ${(await held()).toFixed(1)} MB held, ${before.toFixed(1)} MB after the first minute`,
+  );
+  await page.close();
+}
+
 /**
  * @param {import('@playwright/test').Page} page
  * @param {() => Promise<unknown>} work
@@ -206,6 +258,7 @@ async function framesDuring(page, work) {
     count: spans.length,
     late: spans.filter((ms) => ms > 16.75).length,
     missed: spans.filter((ms) => ms > 25).length,
+    doubled: spans.filter((ms) => ms > 33.5).length,
   };
 }
 

@@ -48,11 +48,11 @@ const VIEWS = [
     },
   ],
   [
-    'plan-checks',
-    `/plans/${planNamed('Nettle')}`,
+    'rehearsal',
+    `/plans/${planNamed('Lighthouse')}/rehearsal`,
     async (page) => {
-      await page.getByLabel('Dose of Lime Peel oil').fill('2,4 %');
-      await page.getByText('Saved', { exact: true }).waitFor();
+      await page.getByLabel('Pour too late').check();
+      await page.getByLabel('The telephone rings').check();
     },
   ],
   [

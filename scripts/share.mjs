@@ -57,7 +57,7 @@ export function makeSharing({ folder, port, at, tls, serve }) {
     }
     const url = new URL(request.url ?? '/', `${scheme}://${host}`);
     if (url.pathname !== '/let-in') {
-      if (request.headers.cookie?.includes(COOKIE)) attempts.count(from);
+      if (request.headers.cookie?.includes(COOKIE) || request.headers.authorization) attempts.count(from);
       return refuse(response);
     }
     const isSent = request.method === 'POST';
@@ -91,7 +91,10 @@ export function makeSharing({ folder, port, at, tls, serve }) {
 
   /** @param {import('node:http').IncomingMessage} request */
   function deviceOf({ headers }) {
-    const given = /(?:^|;\s*)tallow-device=([0-9a-f-]{36})\.([\w-]{32})(?:;|$)/.exec(headers.cookie ?? '');
+    // A tablet has a cookie; an instrument says its secret with what it sends.
+    const given =
+      /(?:^|;\s*)tallow-device=([0-9a-f-]{36})\.([\w-]{32})(?:;|$)/.exec(headers.cookie ?? '') ??
+      /^Bearer ([0-9a-f-]{36})\.([\w-]{32})$/.exec(headers.authorization ?? '');
     const [, id, secret = ''] = given ?? [];
     const device = readSharing(folder).devices.find((each) => each.id === id);
     return device && isSecretOf(secret, device.secretHash) ? device : null;

@@ -10,7 +10,8 @@ import { join } from 'node:path';
  * @property {string} id
  * @property {string} name as its user calls it
  * @property {string} secretHash of the secret that only the device has, SHA-256, hexadecimal
- * @property {'bench' | 'all'} may work at the bench and read, or what the owner may at this machine
+ * @property {'bench' | 'all' | 'send'} may work at the bench and read, what the owner may at this machine, or only send
+ *   readings, as an instrument does
  * @property {string} letInAt ISO 8601
  */
 

@@ -1,4 +1,4 @@
-import { type Device, readSharing, writeSharing } from '../db/devices.mjs';
+import { type Device, hashOf, newSecret, readSharing, writeSharing } from '../db/devices.mjs';
 import type { Workshop } from './openWorkshop';
 import { notFound, Problem } from './problem';
 
@@ -32,7 +32,7 @@ const HEADER = 'x-tallow-device';
 /** The device that a request comes from; null for this machine's own. The serving process sets the header, nobody else. */
 export function deviceOf(request: Request): FromDevice | null {
   const [id, may] = (network() && request.headers.get(HEADER)?.split(' ')) || [];
-  return id ? { id, may: may === 'all' ? 'all' : 'bench' } : null;
+  return id ? { id, may: may === 'all' || may === 'send' ? may : 'bench' } : null;
 }
 
 /** What no device of the network may, whatever its owner says: letting others in, and carrying the workshop away. */
@@ -40,6 +40,7 @@ const NEVER = /^\/(?:api\/)?(?:devices|copies)(?:\/|$)/;
 /** Work at the bench, and what is only worked out. */
 const AT_THE_BENCH =
   /^\/api\/(?:runs(?:\/[^/]+\/(?:events|readings))?|sheet|pour-plan|recipe|plans\/meet|instruments\/[^/]+\/readings)$/;
+const READINGS = /^\/api\/instruments\/[^/]+\/readings$/;
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
 /**
@@ -50,6 +51,10 @@ const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 export function checkDevice({ may }: FromDevice, method: string, pathname: string): void {
   if (NEVER.test(pathname))
     throw new Problem(403, 'only-here', 'This can only be done on the machine that Idle Tallow runs on.');
+  if (may === 'send') {
+    if (method === 'POST' && READINGS.test(pathname)) return;
+    throw new Problem(403, 'sends-only', 'This instrument sends readings, and does nothing else.');
+  }
   if (may === 'all' || READS.has(method) || (method === 'POST' && AT_THE_BENCH.test(pathname))) return;
   throw new Problem(
     403,
@@ -108,6 +113,24 @@ export function invite(workshop: Workshop) {
 /** @throws Problem 404 */
 export function setDevice(workshop: Workshop, id: string, may: Device['may']): SharingState {
   return changeDevice(workshop, id, (device) => [{ ...device, may }]);
+}
+
+/** An instrument of the network, with what it says of itself when it sends: shown once, and kept as a hash. */
+export interface LetInInstrument {
+  device: ShownDevice;
+  /** Sent as `Authorization: Bearer …`. */
+  token: string;
+}
+
+/** Lets an instrument of the network send readings, and nothing else. @throws Problem 409 */
+export function letInInstrument(workshop: Workshop, name: string): LetInInstrument {
+  const [, folder] = served(workshop);
+  const secret = newSecret();
+  const device: ShownDevice = { id: workshop.newId(), name, may: 'send', letInAt: workshop.now() };
+  const sharing = readSharing(folder);
+  const devices = [...sharing.devices, { ...device, secretHash: hashOf(secret) }];
+  writeSharing(folder, { ...sharing, devices });
+  return { device, token: `${device.id}.${secret}` };
 }
 
 /** From now on it is refused, whatever it holds. @throws Problem 404 */

@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import type { Run } from '../../src/core/run/run';
 import { base, fragrance, planFile } from '../support/planFiles';
+import { nextEvent } from '../support/runs';
 import { type RunningServer, send, startServer, temporaryFolder } from '../support/server';
 import { looksRight } from './looksRight';
 
@@ -22,7 +23,7 @@ async function kept(page: Page) {
 
 const ticked = (page: Page) => page.getByRole('button', { name: /ticked/ });
 
-test('the server stops in the middle of a weighing: the bench works on, through a reload, and delivers by itself; a second screen follows', async ({
+test('the server stops in the middle of a weighing and of a wait: the bench works on, through a reload, and delivers by itself; a second screen follows', async ({
   browser,
 }) => {
   const folder = temporaryFolder();
@@ -73,6 +74,27 @@ test('the server stops in the middle of a weighing: the bench works on, through 
   const run: Run = (await send(address, 'GET', `/api/runs/${runId}`)).body;
   expect(run.events.map(({ event }) => event.kind)).toEqual(['weighed', 'done']);
   expect(run.events[0]?.event).toMatchObject({ massG: 204 });
+
+  // Killed while a layer skins: its wait goes on over a reload, and a touch is kept until the server is there again.
+  const path = `/api/runs/${runId}`;
+  const isPoured = (now: Run) =>
+    now.events.some(({ event }) => event.kind === 'done' && event.taskId === 'r1/A/l1/pour');
+  for (let now = run; !isPoured(now); )
+    now = (
+      await send(address, 'POST', `${path}/events`, { eventId: crypto.randomUUID(), event: nextEvent(now) })
+    ).body;
+  const skin = one.locator('[data-wait="r1/A/skin"]');
+  await expect(skin).toContainText(/A skins\s*\d+:\d\d/);
+  await server.stop('SIGKILL');
+  await one.reload();
+  await expect(skin).toContainText(/A skins\s*\d+:\d\d/);
+  await skin.click();
+  await one.getByRole('button', { name: 'It carries' }).click();
+  await expect(skin).toHaveCount(0);
+  server = await startServer(folder.path, [], port);
+  const last = async () => ((await send(address, 'GET', path)).body as Run).events.at(-1)?.event.kind;
+  await expect.poll(last).toBe('touched');
+  await expect(two.locator('[data-wait="r1/A/skin"]')).toHaveCount(0);
   await Promise.all(contexts.map((context) => context.close()));
   await server.stop();
   folder.remove();

@@ -1,5 +1,8 @@
 import { expect, type Page, test } from '@playwright/test';
-import { given, ownFile, scent } from './workshop';
+import { progress } from '../../src/core/run/progress';
+import type { Run, RunEvent } from '../../src/core/run/run';
+import { nextEvent } from '../support/runs';
+import { copyOf, given, ownFile, scent } from './workshop';
 
 test('a reload in mid-run loses neither a tick nor what was being typed', async ({ page, request }) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
@@ -290,6 +293,50 @@ test('two rounds: each weighs, melts and pours for itself; what must come first 
   await round(1).getByRole('button', { name: 'Unmold' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(round(1).getByRole('button', { name: 'Unmold' })).toContainText('ticked');
+});
+
+test('Guest Pebbles with the base 3 % heavy in the second round only: its doses follow, those of the other rounds do not', async ({
+  page,
+  request,
+}) => {
+  const planId = await copyOf(request, 'Ropewalk Guest Pebbles');
+  const id = crypto.randomUUID();
+  let run: Run = await (await request.post('/api/runs', { data: { id, planId } })).json();
+  const send = async (event: RunEvent) => {
+    const data = { eventId: crypto.randomUUID(), event };
+    run = await (await request.post(`/api/runs/${id}/events`, { data })).json();
+  };
+  for (
+    let next = nextEvent(run);
+    next && 'taskId' in next && !/^r2\/.*\/base$/.test(next.taskId);
+    next = nextEvent(run)
+  )
+    await send(next);
+  const { inHand, tasks } = progress(run);
+  const planned = inHand?.targetG ?? 0;
+  const dosesOf = (round: number) =>
+    tasks.filter(
+      (task) =>
+        task.kind === 'weigh-dose' && task.round === round && task.pourIndexes[0] === inHand?.pourIndexes[0],
+    );
+  expect([inHand?.round, dosesOf(1).length > 0, dosesOf(2).length > 0]).toEqual([1, true, true]);
+  await page.goto(`/bench/${id}`);
+  await page.getByLabel('On the scale').fill((planned * 1.03).toFixed(2));
+  await page.getByRole('button', { name: 'Tick', exact: true }).click();
+  const shown = (taskId: string) => page.locator(`nav [data-task="${taskId}"]`);
+  const grams = async (taskId: string) =>
+    Number(/([\d.]+) g$/.exec((await shown(taskId).textContent()) ?? '')?.[1]);
+  await expect(shown(inHand?.id ?? '')).toContainText('ticked');
+  for (const round of [0, 1, 2])
+    for (const dose of dosesOf(round))
+      await expect
+        .poll(async () =>
+          Math.abs((await grams(dose.id)) / ((dose.plannedG ?? 0) * (round === 1 ? 1.03 : 1)) - 1),
+        )
+        .toBeLessThan(0.006);
+  await request.post(`/api/runs/${id}/events`, {
+    data: { eventId: crypto.randomUUID(), event: { kind: 'abandoned', note: '', isPutBack: true } },
+  });
 });
 
 /** What of the page stands over the figure that is aimed at, or cuts it off. */

@@ -210,6 +210,14 @@ test('a pour that is late is told so, with its ways out; the task in hand is rea
   await page.clock.fastForward(60 * 60_000);
   await expect(moment).toHaveAttribute('data-state', 'late');
   await expect(moment).toContainText(/Rewarm the jug to \d\d °C to \d\d °C, or score the layer below/);
+  // Or it is left out, and comes back.
+  await page.getByRole('button', { name: 'Leave this layer out' }).click();
+  await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
+  await expect(page.getByTestId('filling')).toHaveAttribute('data-poured', '1');
+  await page.locator('nav [data-task="r1/B/l1/pour"]').click();
+  await expect(page.getByRole('heading', { name: 'B: Pour is left out' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put it in after all' }).click();
+  await expect(moment).toHaveAttribute('data-state', 'late');
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
 

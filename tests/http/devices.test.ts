@@ -135,6 +135,27 @@ test('a tablet is let in by a code, once; it works at the bench and reads, does 
   await send(base, 'DELETE', `/api/devices/${id}`);
   assert.equal((await asTablet('GET', '/bench')).status, 403);
 
+  // An instrument has a secret of its own: it sends readings, and nothing else.
+  const { device: scale, token } = (await send(base, 'POST', '/api/devices/instruments', { name: 'Scale' }))
+    .body;
+  const authorized = { authorization: `Bearer ${token}`, 'content-type': 'text/plain' };
+  const readings = '/api/instruments/Scale/readings';
+  assert.deepEqual(JSON.parse((await device('POST', readings, authorized, 'ST 12.4 g')).text), { taken: 1 });
+  for (const [method, path] of [
+    ['GET', '/bench'],
+    ['GET', '/api/plans'],
+    ['POST', '/api/runs'],
+    ['POST', `/api/runs/${runId}/events`],
+    ['GET', '/api/devices'],
+  ] as const)
+    assert.equal((await device(method, path, authorized, method === 'GET' ? '' : '{}')).status, 403, path);
+  const wrong = { ...authorized, authorization: `Bearer ${scale.id}.${'x'.repeat(32)}` };
+  assert.equal((await device('POST', readings, wrong, 'ST 12.4 g')).status, 403);
+  assert.ok(!readFileSync(join(folder, 'devices.json'), 'utf8').includes(token.split('.')[1]));
+  assert.equal((await send(base, 'POST', '/api/devices/instruments', { name: ' ' })).status, 422);
+  await send(base, 'DELETE', `/api/devices/${scale.id}`);
+  assert.equal((await device('POST', readings, authorized, 'ST 12.4 g')).status, 403);
+
   // A copy that is brought back lets nobody in.
   const again = await letIn(await invited(), 'Again');
   const second = { cookie: String(again.headers['set-cookie']).split(';')[0] ?? '' };

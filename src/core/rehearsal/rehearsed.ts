@@ -1,5 +1,5 @@
 import type { Bond } from '../heat/bond';
-import { heatOnward, pouredAtMs } from '../run/heatOnward';
+import { heatOfRound, heatOnward, pouredAtMs } from '../run/heatOnward';
 import { lastDone } from '../run/lastDone';
 import { type OverLimit, overLimits } from '../run/overLimits';
 import { isWaitedFor, type Progress, progress, type TaskState } from '../run/progress';
@@ -49,17 +49,20 @@ export function rehearsed(run: Run, mishaps: readonly Mishap[]): Rehearsed {
   const colderK = mishaps.reduce((sum, each) => sum + (each.kind === 'cold-room' ? each.byK : 0), 0);
   const heat = { ...planned, room: { ...planned.room, tempC: planned.room.tempC - colderK } };
   const rounds = [...new Set(so.tasks.map(({ round }) => round))];
-  const pours = rounds.map((round) => ({ round, temps: pouredC(run, so, heat, round) }));
+  const pours = rounds.map((round) => {
+    const own = heatOfRound(so, heat, round);
+    return { round, own, temps: pouredC(run, so, own, round) };
+  });
   const byHand = so.tasks.filter((task) => !isWait(task));
   const last = byHand
     .filter(({ doneAt }) => doneAt !== null)
     .sort(byMoment)
     .at(-1);
   return {
-    bonds: pours.flatMap(({ round, temps }) => bondsOf(so, heat, round, temps)),
-    tooHot: pours.flatMap(({ temps }) =>
+    bonds: pours.flatMap(({ round, own, temps }) => bondsOf(so, own, round, temps)),
+    tooHot: pours.flatMap(({ own, temps }) =>
       temps.flatMap((tempC, place) => {
-        const { letters = '', ceilingC = Infinity } = heat.layers[place] ?? {};
+        const { letters = '', ceilingC = Infinity } = own.layers[place] ?? {};
         return tempC > ceilingC ? [{ letters, tempC, ceilingC }] : [];
       }),
     ),

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../result';
 import { isWait } from '../work/task';
 import { isTopUp } from './jugBase';
-import { mayBeLeftOut } from './leftOut';
+import { mayBeLeftOut, mayLeavePourOut } from './leftOut';
 import { isEmptied, isInMold, isWaitedFor, type Progress, progress, type TaskState } from './progress';
 import type { RunEvent, RunSoFar } from './run';
 
@@ -46,8 +46,11 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
   const weighs = task.plannedG !== null;
   if (event.kind === 'weighed' && !weighs) return fail({ code: 'not-a-weighing', taskId });
-  if (event.kind === 'left-out' && !mayBeLeftOut(run.snapshot.sheet, task))
-    return fail({ code: 'not-optional', taskId });
+  if (event.kind === 'left-out') {
+    const isLeftOut = (id: string) => tasks.some((each) => each.id === id && each.isLeftOut);
+    if (!isDone && mayLeavePourOut(task, tasks, isLeftOut)) return ok(event);
+    if (!mayBeLeftOut(run.snapshot.sheet, task)) return fail({ code: 'not-optional', taskId });
+  }
   if (event.kind === 'done' && weighs) return fail({ code: 'needs-a-weight', taskId });
   if (isDone) return fail({ code: 'already-done', taskId });
   if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });

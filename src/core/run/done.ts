@@ -15,6 +15,8 @@ export interface Done {
   note: string;
   /** How it stood before more was added or it was corrected; null at first. */
   before: Done | null;
+  /** The pour that it was left out with; left out where it was for itself. */
+  withPourId?: string;
 }
 
 /** What was weighed, with what was said of it later; the moment stays that of its tick. */

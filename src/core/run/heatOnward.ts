@@ -82,6 +82,15 @@ export function heatOnward(run: RunSoFar, nowMs: number, so: Progress = progress
   };
 }
 
+/** A round without the layers that were left out of it. */
+export function heatOfRound(so: Progress, heat: HeatCase, round: number): HeatCase {
+  const out = so.tasks.filter((task) => task.kind === 'pour' && task.round === round && task.isLeftOut);
+  if (out.length === 0) return heat;
+  const isOut = (pourIndex: number | undefined) =>
+    out.some(({ pourIndexes }) => pourIndexes[0] === pourIndex);
+  return { ...heat, layers: heat.layers.filter(({ pourIndexes }) => !isOut(pourIndexes[0])) };
+}
+
 /** When each layer of a round was begun, as far as it was, ms; the tick of a pour is its end. */
 export function pouredAtMs(so: Progress, heat: Pick<HeatCase, 'layers'>, round: number): number[] {
   const poured: number[] = [];
@@ -102,10 +111,11 @@ export function pouredAtMs(so: Progress, heat: Pick<HeatCase, 'layers'>, round: 
 function roundOnward(
   run: RunSoFar,
   so: Progress,
-  heat: HeatCase,
+  planned: HeatCase,
   round: number,
   nowMs: number,
 ): RoundOnward | null {
+  const heat = heatOfRound(so, planned, round);
   const poured = pouredAtMs(so, heat, round);
   const isOut = so.tasks.some((task) => task.kind === 'unmold' && task.round === round && task.doneAt);
   if (poured.length === 0 || isOut) return null;
@@ -130,9 +140,9 @@ function roundOnward(
       },
       'rewarm',
     );
-  const planned = follow(warm);
-  const scale = touchedScale(so, warm, round, poured, planned, follow);
-  const times = scale === null ? planned : follow({ ...warm, moldLearnt: { scale, spread: 0 } });
+  const byModel = follow(warm);
+  const scale = touchedScale(so, warm, round, poured, byModel, follow);
+  const times = scale === null ? byModel : follow({ ...warm, moldLearnt: { scale, spread: 0 } });
   return {
     round,
     unmoldS: times.unmoldS,

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import {
   additive,
+  BOX,
   blend,
   colorant,
   dispersant,
@@ -13,10 +14,13 @@ import {
 } from '../../../tests/support/planFiles';
 import { madeRun, nextEvent, recorded, runOf } from '../../../tests/support/runs';
 import { asOptional } from '../plan/plan';
+import { heatCaseOf } from '../schedule/heatCase';
 import { checkEvent } from './checkEvent';
+import { heatOfRound } from './heatOnward';
 import { logEntry } from './logEntry';
 import { progress, withEvent } from './progress';
 import type { RunEvent, RunSoFar } from './run';
+import { scrapOf } from './scrap';
 import { usedMaterials } from './usedMaterials';
 import { weighedG } from './weighedG';
 
@@ -53,6 +57,47 @@ const refuse = (run: RunSoFar, event: RunEvent) => {
   const checked = checkEvent(run, event);
   return checked.success ? 'taken' : checked.error.code;
 };
+
+const LAYERS: FilePour[] = [
+  { size: '1 part', doses: [[rose, '1 %']] },
+  { size: '1 part', doses: [[sage, '1 %']] },
+  { size: '1 part', doses: [[gold, '1 g']] },
+];
+const layers = sheetOf(planFile(LAYERS, {}, BOX));
+
+test('a pour is left out with all that is only for it, and comes back with it; the last of a round stays', () => {
+  const base = layers.pours[1]?.baseG ?? 0;
+  let run: RunSoFar = runOf(layers);
+  while (progress(run).inHand?.id !== 'r1/B/l1/pour') {
+    const event = nextEvent(run);
+    assert.ok(event);
+    run = withEvent(run, recorded(event));
+  }
+  const open = progress(run).tasks.filter(({ doneAt }) => doneAt === null).length;
+  const out = withEvent(run, recorded(leaveOut('r1/B/l1/pour')));
+  const so = progress(out);
+  assert.equal(so.tasks.find(({ id }) => id === 'r1/B/l1/pour')?.isLeftOut, true);
+  // What was weighed for it stays weighed, and is for the scrap jar; what was open is over with it.
+  assert.equal(taskOf(out, 'r1/B/l1/base')?.isLeftOut, false);
+  assert.ok(scrapOf(out).leftOverG - scrapOf(run).leftOverG > base);
+  assert.ok(so.inHand && !so.inHand.id.startsWith('r1/B'));
+  assert.deepEqual(refuse(out, leaveOut('r1/B/l1/pour')), 'not-optional');
+  assert.equal(refuse(out, weigh('r1/B/l1/base', 3)), 'already-done');
+  // The layer above lies on the one below now.
+  const heat = heatCaseOf(layers, out.snapshot.rules);
+  assert.deepEqual(
+    heatOfRound(so, heat, 0).layers.map(({ letters }) => letters),
+    ['A', 'C'],
+  );
+  const two = withEvent(out, recorded(leaveOut('r1/C/l1/pour')));
+  assert.equal(openDoses(two).length, 0);
+  assert.equal(refuse(two, leaveOut('r1/A/l1/pour')), 'not-optional');
+  const back = withEvent(out, recorded({ kind: 'undone', taskId: 'r1/B/l1/pour' }));
+  assert.equal(progress(back).tasks.filter(({ doneAt }) => doneAt === null).length, open);
+  let made = out;
+  for (let next = nextEvent(made); next; next = nextEvent(made)) made = withEvent(made, recorded(next));
+  assert.equal(refuse(made, { kind: 'finished', verdict: 'fair', goodPieces: 1, note: '' }), 'taken');
+});
 
 test('an optional dose is in every sum of the sheet until it is left out', () => {
   const doses: FilePour['doses'] = [

@@ -1,11 +1,57 @@
 import type { Sheet } from '../plan/sheet';
+import { jugGroups } from '../pours/sharedJug';
 import type { ScheduledTask } from '../schedule/scheduledTask';
+import type { TaskKind } from '../work/task';
 import { weighedLine } from '../work/weighedLine';
 import type { Done } from './done';
+
+/** What fills a jug. */
+const IN_JUG: ReadonlySet<TaskKind> = new Set(['weigh-base', 'melt', 'weigh-dose', 'stir-in', 'cool']);
 
 /** Whether a task may be left out: the weighing of an optional dose. */
 export function mayBeLeftOut(sheet: Pick<Sheet, 'pours'>, task: ScheduledTask): boolean {
   return task.kind === 'weigh-dose' && weighedLine(sheet, task)?.isOptional === true;
+}
+
+/**
+ * Whether a pour may be left out: another of its round stays. What is late, broken or spoilt need not spoil the rest.
+ *
+ * @param isLeftOut of the tasks of the run
+ */
+export function mayLeavePourOut(
+  task: ScheduledTask,
+  tasks: readonly ScheduledTask[],
+  isLeftOut: (taskId: string) => boolean,
+): boolean {
+  return (
+    task.kind === 'pour' &&
+    tasks.some(
+      ({ id, kind, round }) => kind === 'pour' && round === task.round && id !== task.id && !isLeftOut(id),
+    )
+  );
+}
+
+/** Ids of what goes with a pour that is left out: all that is only for it. The jug of other pours is filled for them. */
+export function tasksOfPour(
+  pour: ScheduledTask,
+  tasks: readonly ScheduledTask[],
+  { pours }: Pick<Sheet, 'pours'>,
+): string[] {
+  const isShared = jugGroups(pours).some(
+    (group) =>
+      group.some((index) => pour.pourIndexes.includes(index)) &&
+      group.some((index) => !pour.pourIndexes.includes(index)),
+  );
+  return tasks
+    .filter(
+      ({ kind, round, load, pourIndexes }) =>
+        round === pour.round &&
+        load === pour.load &&
+        pourIndexes.length > 0 &&
+        pourIndexes.every((index) => pour.pourIndexes.includes(index)) &&
+        !(isShared && IN_JUG.has(kind)),
+    )
+    .map(({ id }) => id);
 }
 
 /** Ids of all weighings of one dose in one load: a blend has several, and so has a powder that is wetted. */

@@ -8,7 +8,7 @@ import { heatCaseOf } from '../schedule/heatCase';
 import { teach } from '../schedule/teachFrom';
 import type { CountUnit } from '../units/counting';
 import { weighedLine } from '../work/weighedLine';
-import { pouredAtMs } from './heatOnward';
+import { heatOfRound, pouredAtMs } from './heatOnward';
 import { intoJug, poursOfJug } from './intoJug';
 import { isTopUp } from './jugBase';
 import { jugContentG } from './jugContentG';
@@ -119,6 +119,8 @@ function moldLessons(run: Run, so: Progress): Lesson[] {
     const touches = so.touches.filter(({ taskId }) => taskId === skin.id);
     const carried = touches.find(({ carries }) => carries);
     const layerIndex = heat.layers.findIndex(({ pourIndexes }) => pourIndexes[0] === skin.pourIndexes[0]);
+    // A round without one of its layers is not the one that the model follows here.
+    if (heatOfRound(so, heat, skin.round) !== heat) return [];
     const poured = pouredAtMs(so, heat, skin.round);
     const fromMs = poured[layerIndex];
     if (skin.kind !== 'skin' || !carried || fromMs === undefined) return [];
@@ -205,7 +207,10 @@ function lossLesson(run: Run, { tasks }: Progress): Lesson[] {
           task.load === pour.load &&
           group.includes(task.pourIndexes[0] ?? -1),
       );
-    const leftG = pour.kind === 'pour' && pour.doneAt && isLast ? lastDone(run, pour.id)?.leftG : undefined;
+    const leftG =
+      pour.kind === 'pour' && pour.doneAt && !pour.isLeftOut && isLast
+        ? lastDone(run, pour.id)?.leftG
+        : undefined;
     if (leftG === undefined) return [];
     const weighed = intoJug(sheet, pour, tasks);
     const actualG = weighed.reduce((sum, task) => sum + (task.actualG ?? 0), 0);

@@ -118,7 +118,7 @@ export function logEntry(run: Run): LogEntry {
 }
 
 function loggedPour(run: Run, task: TaskState, tasks: readonly TaskState[]): LoggedPour | null {
-  if (task.kind !== 'pour' || task.doneAt === null) return null;
+  if (task.kind !== 'pour' || task.doneAt === null || task.isLeftOut) return null;
   const said = lastDone(run, task.id);
   const leftG = said?.leftG ?? null;
   const jugG = intoJug(run.snapshot.sheet, task, tasks).reduce((sum, { actualG }) => sum + (actualG ?? 0), 0);

@@ -109,7 +109,7 @@ function indexOf(so: Progress): Index {
     index.byId.set(id, task);
     for (const need of needs) index.neededBy.set(need, [...(index.neededBy.get(need) ?? []), task]);
     if (kind === 'pour') for (const each of pourIndexes) index.pours.set(pourKey(round, load, each), task);
-    if (kind === 'skin')
+    if (kind === 'skin' && !task.isLeftOut)
       index.leads.set(
         round,
         [...(index.leads.get(round) ?? []), pourIndexes[0] ?? 0].sort((a, b) => a - b),
@@ -232,7 +232,7 @@ function pourOf(so: Progress, round: number, lead: number | undefined): TaskStat
 
 /** When a pour began, ms; null while it has not. */
 function beganMs(pour: TaskState | undefined): number | null {
-  return pour?.doneAt ? Date.parse(pour.doneAt) - (pour.toS - pour.fromS) * 1000 : null;
+  return pour?.doneAt && !pour.isLeftOut ? Date.parse(pour.doneAt) - (pour.toS - pour.fromS) * 1000 : null;
 }
 
 function leadsOf(so: Progress, round: number): readonly number[] {
@@ -247,7 +247,7 @@ function layerAt(task: TaskState, so: Progress, round: RoundOnward) {
 }
 
 function lastPourMs(so: Progress, round: number): number | null {
-  const pours = so.tasks.filter((task) => task.kind === 'pour' && task.round === round);
+  const pours = so.tasks.filter((task) => task.kind === 'pour' && task.round === round && !task.isLeftOut);
   const began = pours.map(beganMs);
   return began.some((each) => each === null) ? null : Math.max(...began.map((each) => each ?? 0));
 }

@@ -2,7 +2,7 @@ import type { ScheduledTask } from '../schedule/scheduledTask';
 import { isWait, type TaskKind } from '../work/task';
 import { changed, type Done, partOf, tickedAs, type WeighedPart } from './done';
 import { basesOf, type ExtraBase, extraId, removeExtra, weightsOf, withExtra } from './jugBase';
-import { emptied, weighingsOfDose, withoutLeftOut } from './leftOut';
+import { emptied, tasksOfPour, weighingsOfDose, withoutLeftOut } from './leftOut';
 import type { Fill, RecordedEvent, RunSoFar, Verdict } from './run';
 
 /** A task and where it stands. */
@@ -105,8 +105,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
         done.set(event.taskId, { at, massG: null, parts: [], note: '', before: null });
         break;
       case 'left-out':
-        for (const id of weighingsOfDose(snapshot.tasks, snapshot.sheet, event.taskId))
-          if (!done.has(id)) done.set(id, { at, massG: 0, parts: [], note: '', before: null });
+        leaveOut(event.taskId, at, snapshot, done);
         break;
       case 'undone':
         takeBack(event.taskId, snapshot, done, extra);
@@ -175,6 +174,20 @@ export function withReadings(so: Progress, readings: readonly JugReading[]): Pro
   return { ...so, readings: [...so.readings, ...readings].sort((a, b) => a.at.localeCompare(b.at)) };
 }
 
+/** Leaves out an optional dose with all its weighings, or a pour with all that is only for it. */
+function leaveOut(
+  taskId: string,
+  at: string,
+  { tasks, sheet }: RunSoFar['snapshot'],
+  done: Map<string, Done>,
+): void {
+  const task = tasks.find(({ id }) => id === taskId);
+  const nothing = { at, massG: 0, parts: [], note: '', before: null };
+  const ids = task?.kind === 'pour' ? tasksOfPour(task, tasks, sheet) : weighingsOfDose(tasks, sheet, taskId);
+  for (const id of ids)
+    if (!done.has(id)) done.set(id, task?.kind === 'pour' ? { ...nothing, withPourId: taskId } : nothing);
+}
+
 /** Takes back the last that was said of a task. */
 function takeBack(
   taskId: string,
@@ -184,7 +197,9 @@ function takeBack(
 ): void {
   const last = done.get(taskId);
   if (last?.before) done.set(taskId, last.before);
-  else if (last?.massG === 0) {
+  else if (last?.withPourId) {
+    for (const [id, { withPourId }] of done) if (withPourId === last.withPourId) done.delete(id);
+  } else if (last?.massG === 0) {
     for (const id of weighingsOfDose(tasks, sheet, taskId)) if (done.get(id)?.massG === 0) done.delete(id);
   }
   // A weighing that was asked for besides goes away with its undoing, once nothing is weighed for it.
@@ -197,8 +212,12 @@ function removeLast(of: { taskId: string }[], taskId: string): void {
 }
 
 /** True for what is over with the doses that were left out: it comes back with them. */
-export function isEmptied({ isLeftOut, plannedG }: Pick<TaskState, 'isLeftOut' | 'plannedG'>): boolean {
-  return isLeftOut && plannedG === null;
+export function isEmptied({
+  kind,
+  isLeftOut,
+  plannedG,
+}: Pick<TaskState, 'kind' | 'isLeftOut' | 'plannedG'>): boolean {
+  return isLeftOut && plannedG === null && kind !== 'pour';
 }
 
 export function withEvent<R extends { events: RecordedEvent[] }>(run: R, recorded: RecordedEvent): R {
@@ -210,6 +229,7 @@ export function isInMold(task: TaskState, tasks: readonly TaskState[]): boolean 
   return tasks.some(
     (each) =>
       each.doneAt !== null &&
+      !each.isLeftOut &&
       (each.kind === 'pour' || (each.kind === 'lay' && each.needs.includes(task.id))) &&
       each.round === task.round &&
       each.load === task.load &&

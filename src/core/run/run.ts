@@ -43,7 +43,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     cavities: z.number().min(0).max(100_000).optional(),
     leftG: z.number().min(0).max(1e6).optional(),
   }),
-  /** An optional dose does not go in: none of its weighings in this load. */
+  /** An optional dose does not go in: none of its weighings in this load. Or a pour, with all that is only for it. */
   z.strictObject({ kind: z.literal('left-out'), taskId }),
   /** More base for a jug, beyond what was planned: a weighing of its own, which brings a dose that is over to its limit. */
   z.strictObject({ kind: z.literal('topped-up'), taskId, massG }),

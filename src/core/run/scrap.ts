@@ -3,7 +3,7 @@ import type { Mold } from '../molds/mold';
 import { slicesOf } from '../molds/slicing';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { isTopUp } from './jugBase';
-import { progress } from './progress';
+import { progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
 
 /** What a run leaves that can be melted again, g. */
@@ -14,6 +14,18 @@ export interface ScrapOfRun {
   endsG: number;
   /** What was cut and melted beyond the need of the molds. */
   leftOverG: number;
+}
+
+/** All pours of a jug were left out. */
+function isNoneTaken(base: TaskState, group: readonly number[], tasks: readonly TaskState[]): boolean {
+  const own = tasks.filter(
+    ({ kind, round, load, pourIndexes }) =>
+      kind === 'pour' &&
+      round === base.round &&
+      load === base.load &&
+      pourIndexes.some((index) => group.includes(index)),
+  );
+  return own.length > 0 && own.every(({ isLeftOut }) => isLeftOut);
 }
 
 /** What can go into the scrap jar after a run, by its sheet and by the base that was really melted. */
@@ -31,7 +43,7 @@ export function scrapOf(run: RunSoFar): ScrapOfRun {
     const [head = 0] = task.pourIndexes;
     const jug = jugs.find(({ group }) => group.includes(head));
     if (!jug || !(jug.baseG > 0)) return sum;
-    const tookG = task.massG / (1 + meltedBeyond(jug));
+    const tookG = isNoneTaken(task, jug.group, tasks) ? 0 : task.massG / (1 + meltedBeyond(jug));
     return sum + Math.max(0, ((task.actualG + toppedUpG - tookG) * jug.jugG) / jug.baseG);
   }, 0);
   const cavities = cavitiesFilled(sheet, sheet.fills);

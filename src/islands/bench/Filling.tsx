@@ -15,7 +15,12 @@ interface Props {
 /** One cavity of the round in hand, with what has been poured into it so far. Nothing where its shape is not known. */
 export const Filling = memo(function Filling({ sheet, tasks, round }: Props) {
   const { locale } = useShowing();
-  const whole = useMemo(() => sectionOf(sheet), [sheet]);
+  // What was left out leaves no gap.
+  const out = tasks
+    .filter((task) => task.kind === 'pour' && task.round === round && task.isLeftOut)
+    .flatMap(({ pourIndexes }) => pourIndexes)
+    .join(' ');
+  const whole = useMemo(() => sectionOf(without(sheet, out)), [sheet, out]);
   if (!whole) return null;
   const isPoured = (pourIndex: number) =>
     tasks.some(
@@ -23,6 +28,7 @@ export const Filling = memo(function Filling({ sheet, tasks, round }: Props) {
         task.kind === 'pour' &&
         task.round === round &&
         task.doneAt !== null &&
+        !task.isLeftOut &&
         task.load === task.loads - 1 &&
         task.pourIndexes.includes(pourIndex),
     );
@@ -33,3 +39,13 @@ export const Filling = memo(function Filling({ sheet, tasks, round }: Props) {
     </div>
   );
 });
+
+/** @param out places of the pours that were left out, with spaces between */
+function without(sheet: Sheet, out: string): Sheet {
+  if (out === '') return sheet;
+  const places = new Set(out.split(' ').map(Number));
+  const pours = sheet.pours.map((pour, index) =>
+    places.has(index) ? { ...pour, intoMoldMl: 0, displacedMl: 0 } : pour,
+  );
+  return { ...sheet, pours };
+}

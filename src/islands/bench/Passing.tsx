@@ -1,5 +1,6 @@
 import { ceiling } from '../../core/materials/defaults';
 import type { Sheet } from '../../core/plan/sheet';
+import { mayLeavePourOut } from '../../core/run/leftOut';
 import type { PourWindow } from '../../core/run/onward';
 import type { TaskState } from '../../core/run/progress';
 import {
@@ -32,7 +33,24 @@ export function PourMoment(props: FaceProps) {
     <>
       {window && <WindowNow window={window} nowMs={seen.nowMs} />}
       <Jugs {...props} pourTaskId={task.id} />
+      {window && window.closesMs < seen.nowMs && <LeaveOut {...props} />}
     </>
+  );
+}
+
+/** What is too late for its layer need not spoil the rest. */
+function LeaveOut({ task, tasks, sending, onTick }: FaceProps) {
+  const isLeftOut = (id: string) => tasks.some((each) => each.id === id && each.isLeftOut);
+  if (!mayLeavePourOut(task, tasks, isLeftOut)) return null;
+  return (
+    <button
+      type="button"
+      className="btn btn-secondary btn-lg my-2"
+      disabled={sending}
+      onClick={() => onTick({ kind: 'left-out', taskId: task.id })}
+    >
+      Leave this layer out
+    </button>
   );
 }
 

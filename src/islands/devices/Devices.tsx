@@ -2,12 +2,13 @@ import { useEffect, useState } from 'react';
 import { showDay, showMoment } from '../../words/en/showTime';
 import { type ApiAnswer, callApi } from '../shared/api';
 import { useShowing, withShowing } from '../shared/showing';
+import { InstrumentIn } from './InstrumentIn';
 
 /** A device that was let in. */
 interface Device {
   id: string;
   name: string;
-  may: 'bench' | 'all';
+  may: 'bench' | 'all' | 'send';
   letInAt: string;
 }
 
@@ -129,6 +130,12 @@ function Devices({ start }: { start: Sharing }) {
           )}
         </section>
       )}
+      {sharing.isOn && (
+        <InstrumentIn
+          address={sharing.addresses[0] ?? ''}
+          onIn={() => void ask(callApi<Sharing>('GET', '/api/devices'), setSharing)}
+        />
+      )}
       <section className="plate p-4" aria-labelledby="let-in">
         <h2 id="let-in" className="text-lg font-semibold">
           Devices that are in
@@ -143,18 +150,22 @@ function Devices({ start }: { start: Sharing }) {
               <span className="min-w-48 flex-1">
                 <strong>{name}</strong> <span className="quiet">since {showDay(letInAt, locale)}</span>
               </span>
-              <select
-                className="select min-h-11 w-auto"
-                aria-label={`What ${name} may do`}
-                value={may}
-                disabled={busy}
-                onChange={({ target }) =>
-                  void ask(callApi<Sharing>('PUT', address(id), { may: target.value }), setSharing)
-                }
-              >
-                <option value="bench">Bench, and reading</option>
-                <option value="all">All but copies and devices</option>
-              </select>
+              {may === 'send' ? (
+                <span>Sends readings</span>
+              ) : (
+                <select
+                  className="select min-h-11 w-auto"
+                  aria-label={`What ${name} may do`}
+                  value={may}
+                  disabled={busy}
+                  onChange={({ target }) =>
+                    void ask(callApi<Sharing>('PUT', address(id), { may: target.value }), setSharing)
+                  }
+                >
+                  <option value="bench">Bench, and reading</option>
+                  <option value="all">All but copies and devices</option>
+                </select>
+              )}
               <button
                 type="button"
                 className="btn btn-ghost text-error min-h-11"

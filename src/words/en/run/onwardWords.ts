@@ -66,7 +66,8 @@ export function windowWords(
       state: 'early',
       title: 'Not yet',
       untilMs: opensMs,
-      sentence: 'Poured now, it breaks through the layer below. A touch is the last word.',
+      sentence:
+        'Poured now, it breaks through the layer below. A touch is the last word. If it must be now, spoon a thin layer on first.',
     };
   if (nowMs > closesMs)
     return {

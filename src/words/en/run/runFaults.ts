@@ -18,7 +18,7 @@ export function explainRunFault(fault: RunFault): string {
     case 'not-done-yet':
       return 'This task is open, so there is nothing to undo.';
     case 'not-optional':
-      return 'Only a dose that the plan calls optional can be left out. Weigh it, or give the run up.';
+      return 'Only a dose that the plan calls optional can be left out, or a pour while another of its round stays.';
     case 'not-a-skin':
       return 'Only a layer while its skin forms is touched.';
     case 'not-a-jug':
