@@ -1,3 +1,4 @@
+import { doseText } from '../core/run/doseText';
 import type { Lesson } from '../core/run/lessons';
 import type { Run } from '../core/run/run';
 import { compute } from './compute/threads';
@@ -15,7 +16,11 @@ export async function lessonsOfRun(open: Workshop, run: Run): Promise<OfferedLes
   return lessons.map((lesson) => ({ ...lesson, isKept: isKept(open, run.id, lesson) }));
 }
 
-function isKept({ jugs, molds, materials, houseRules }: Workshop, runId: string, lesson: Lesson): boolean {
+function isKept(
+  { jugs, molds, materials, plans, houseRules }: Workshop,
+  runId: string,
+  lesson: Lesson,
+): boolean {
   switch (lesson.of) {
     case 'jug':
     case 'mold': {
@@ -28,6 +33,12 @@ function isKept({ jugs, molds, materials, houseRules }: Workshop, runId: string,
       const material = materials.find(lesson.materialId)?.item;
       const readings = material && 'readings' in material ? material.readings : [];
       return readings.some((reading) => reading.runId === runId && reading.of === lesson.reading.of);
+    }
+    case 'dose': {
+      const stored = plans.newest(lesson.planId);
+      const doses = stored?.success ? stored.data.plan.pours.flatMap((pour) => pour.doses) : [];
+      const dose = doses.find(({ id }) => id === lesson.doseId);
+      return dose?.text === doseText(lesson.ofBase);
     }
     case 'loss':
       return Math.abs(houseRules.read().item.jugLossFraction - lesson.fraction) <= LOSS_STEP / 2;

@@ -3,6 +3,7 @@ import { allFindings } from '../core/checks/allFindings';
 import type { CheckContext, Finding } from '../core/checks/finding';
 import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
+import type { Plan } from '../core/plan/plan';
 import type { Sheet } from '../core/plan/sheet';
 import { batchCode, batchDay } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
@@ -18,7 +19,7 @@ import type { Workshop } from './openWorkshop';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
 import { pourPlanOf } from './pourPlan';
-import { idTaken, notFound, Problem } from './problem';
+import { idTaken, invalidField, notFound, Problem } from './problem';
 import { reviewOf } from './reviews';
 import { stockFollows } from './stockFollows';
 
@@ -32,15 +33,26 @@ export function findRun({ runs }: Workshop, id: string): Run {
  * Takes a plan's newest version to the bench: its sheet, the house rules, its tasks with their times and everything that
  * was found, frozen as they are now. The caller chooses the id, so that a request sent twice starts one run.
  *
- * @throws Problem 409 when the plan has a stop, or takes more rounds than one run
+ * @param trialPieces so many pieces only, to try the plan with; null for as many as it has
+ * @throws Problem 409 when the plan has a stop, or takes more rounds than one run; 422 for a trial of more than it has
  */
-export async function startRun(workshop: Workshop, id: string, planId: string): Promise<Run> {
+export async function startRun(
+  workshop: Workshop,
+  id: string,
+  planId: string,
+  trialPieces: number | null = null,
+): Promise<Run> {
   const known = workshop.runs.find(id);
   if (known) {
     if (known.planId === planId) return known;
     throw idTaken('run', id);
   }
-  const { version, revision, snapshot } = await snapshotOf(workshop, planId, checkContext(workshop));
+  const { version, revision, snapshot } = await snapshotOf(
+    workshop,
+    planId,
+    checkContext(workshop),
+    trialPieces,
+  );
   const start = workshop.db.transaction((): Run | null => {
     const started = workshop.runs.find(id);
     if (started) return started;
@@ -54,7 +66,7 @@ export async function startRun(workshop: Workshop, id: string, planId: string): 
     workshop.runs.insert(run);
     return run;
   });
-  return start.immediate() ?? startRun(workshop, id, planId);
+  return start.immediate() ?? startRun(workshop, id, planId, trialPieces);
 }
 
 /** Jugs of a rehearsal: those of the workshop, or only the smallest of them. */
@@ -81,8 +93,10 @@ async function snapshotOf(
   workshop: Workshop,
   planId: string,
   context: CheckContext,
+  trialPieces: number | null = null,
 ): Promise<{ version: number; revision: number; snapshot: Snapshot }> {
-  const { plan, version, revision } = findPlan(workshop, planId);
+  const { plan: whole, version, revision } = findPlan(workshop, planId);
+  const plan = trialPieces === null ? whole : trialOf(whole, trialPieces);
   const { rules } = context;
   const review = await reviewOf(planFileOf(workshop, plan), context);
   const { sheet } = review;
@@ -102,8 +116,16 @@ async function snapshotOf(
       tasks: pourPlan.tasks,
       findings,
       isDerived: false,
+      ...(trialPieces === null ? {} : { isTrial: true }),
     },
   };
+}
+
+/** @throws Problem 422 for more pieces than the plan has */
+function trialOf({ batch: _, ...plan }: Plan, pieces: number): Plan {
+  if (pieces > plan.pieces)
+    throw invalidField('trialPieces', `is more than the ${plan.pieces} pieces of the plan`);
+  return { ...plan, pieces };
 }
 
 /** Of the day by this machine's clock. */

@@ -8,6 +8,8 @@ import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { NOMINAL } from '../schedule/factors';
 import { heatCaseOf } from '../schedule/heatCase';
 import { jugSurroundings } from '../schedule/jugLoads';
+import { parseQuantity } from '../units/parseQuantity';
+import { doseText } from './doseText';
 import { lessonsOf } from './lessons';
 import type { RunEvent } from './run';
 
@@ -91,11 +93,31 @@ test('drops that were counted onto a scale teach the bottle, unless they were co
   const bench = benchAt('r1/A/l1/dose-1', ROOM);
   const taskId = 'r1/A/l1/dose-1';
   bench.event({ kind: 'weighed', taskId, massG: 1.24, count: 40 });
-  const [lesson] = lessonsOf(bench.run(), []);
+  const counts = () => lessonsOf(bench.run(), []).filter(({ of }) => of === 'count');
+  const [lesson] = counts();
   assert.ok(lesson?.of === 'count');
   assert.deepEqual(lesson.reading, { of: 'drops', on: '2026-03-01', count: 40, massG: 1.24, runId: 'run-1' });
   bench.event({ kind: 'corrected', taskId, massG: 1.3 });
-  assert.deepEqual(lessonsOf(bench.run(), []), []);
+  assert.deepEqual(counts(), []);
+});
+
+test('a dose that went in otherwise is offered to the plan, and one that a hand was near to is not', () => {
+  const taskId = 'r1/A/l1/dose-1';
+  const dosed = (times: number) => {
+    const bench = benchAt(taskId, ROOM);
+    bench.event({ kind: 'weighed', taskId, massG: (bench.so().inHand?.targetG ?? 0) * times });
+    return lessonsOf(bench.run(), []).filter(({ of }) => of === 'dose');
+  };
+  assert.deepEqual(dosed(1.03), []);
+  const [lesson] = dosed(1.5);
+  const line = sheet.pours[0]?.lines[0];
+  assert.ok(lesson?.of === 'dose' && line);
+  assert.deepEqual([lesson.planId, lesson.doseId, lesson.letter], ['plan-1', line.doseId, 'A']);
+  assert.ok(isClose(lesson.ofBase, line.ofBase * 1.5, 1e-9) && isClose(lesson.wasOfBase, line.ofBase, 1e-9));
+  // It is typed to three figures, and read again as that share.
+  const means = parseQuantity(doseText(0.005236));
+  assert.ok(means.success && means.data.kind === 'ofBase');
+  assert.equal(doseText(0.005236), '0.524 %');
 });
 
 test('what stayed in the jugs teaches the loss: their sum over the sum of what was in them', () => {

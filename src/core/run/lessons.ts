@@ -32,9 +32,21 @@ export type Lesson =
     }
   /** What one drop, block, scoop, capsule or mL of a spoon weighs; `was` is what the plan counted with, g. */
   | { of: 'count'; materialId: string; name: string; reading: CountReading; wasG: number }
+  /** A dose that went in otherwise than it was planned, as a fraction of base. */
+  | {
+      of: 'dose';
+      planId: string;
+      doseId: string;
+      name: string;
+      letter: string;
+      ofBase: number;
+      wasOfBase: number;
+    }
   /** What stays in a jug, as a fraction of what was in it; `spread` is one standard deviation between jugs. */
   | { of: 'loss'; fraction: number; spread: number | null; jugs: number; wasFraction: number };
 
+/** What went in nearer to its plan is a hand's doing. Our own assumption. */
+const LEAST_OTHERWISE = 0.05;
 /** Below and above what a touch tells: a finger is no clock. The same guess as where a touch is typed. */
 const TOUCH_SPREAD = 0.12;
 /** More readings of one jug tell no more. */
@@ -49,7 +61,13 @@ const MOST_LEFT_OVER = 0.02;
  */
 export function lessonsOf(run: Run, followed: readonly JugReading[]): Lesson[] {
   const so = withReadings(progress(run), followed);
-  return [...jugLessons(run, so), ...moldLessons(run, so), ...countLessons(run, so), ...lossLesson(run, so)];
+  return [
+    ...doseLessons(run, so),
+    ...jugLessons(run, so),
+    ...moldLessons(run, so),
+    ...countLessons(run, so),
+    ...lossLesson(run, so),
+  ];
 }
 
 function jugLessons(run: Run, so: Progress): Lesson[] {
@@ -192,6 +210,36 @@ function countLessons(run: Run, { tasks }: Progress): Lesson[] {
     });
   }
   return [...lessons.values()];
+}
+
+/** Doses that were brought to taste, or weighed otherwise: over all rounds, of the base that was in their jugs. */
+function doseLessons(run: Run, { tasks }: Progress): Lesson[] {
+  const { sheet } = run.snapshot;
+  return sheet.pours.flatMap((pour, pourIndex) =>
+    pour.lines.flatMap((line, lineIndex): Lesson[] => {
+      const own = tasks.filter(
+        (task) =>
+          task.kind === 'weigh-dose' && task.pourIndexes[0] === pourIndex && task.lineIndex === lineIndex,
+      );
+      const isPlain = line.blend === null && !line.wets && !line.leaves && line.saidAs !== 'relation';
+      const isAlone = poursOfJug(sheet, { pourIndexes: [pourIndex] }).length === 1;
+      const isWhole = own.every(
+        (task) =>
+          task.kind === 'weigh-dose' && task.into !== 'dish' && task.actualG !== null && !task.isLeftOut,
+      );
+      if (own.length === 0 || !isPlain || !isAlone || !isWhole || !(line.ofBase > 0)) return [];
+      const bases = tasks.filter((task) => task.kind === 'weigh-base' && task.pourIndexes[0] === pourIndex);
+      const sum = (of: readonly TaskState[]) => of.reduce((all, { actualG }) => all + (actualG ?? 0), 0);
+      const ofBase = sum(own) / sum(bases);
+      if (!(Math.abs(ofBase / line.ofBase - 1) > LEAST_OTHERWISE)) return [];
+      return [
+        {
+          ...{ of: 'dose', planId: run.planId, doseId: line.doseId, name: line.material.name },
+          ...{ letter: pour.letter, ofBase, wasOfBase: line.ofBase },
+        },
+      ];
+    }),
+  );
 }
 
 function lossLesson(run: Run, { tasks }: Progress): Lesson[] {

@@ -55,6 +55,7 @@ export interface LogEntry {
   planId: string;
   planVersion: number;
   planName: string;
+  isTrial: boolean;
   startedAt: string;
   finishedAt: string;
   pieces: number;
@@ -105,6 +106,7 @@ export function logEntry(run: Run): LogEntry {
     planId: run.planId,
     planVersion: run.planVersion,
     planName: sheet.planName,
+    isTrial: run.snapshot.isTrial === true,
     startedAt: run.startedAt,
     finishedAt: ended.at,
     pieces: sheet.pieces,

@@ -19,6 +19,8 @@ export const snapshotSchema = z.strictObject({
   findings: z.array(findingSchema),
   /** The run is older than snapshots: its tasks were worked out from its sheet when it was read. */
   isDerived: z.boolean(),
+  /** A small batch to try the plan with; left out of any other. */
+  isTrial: z.literal(true).optional(),
 });
 
 export type Snapshot = z.infer<typeof snapshotSchema>;

@@ -44,6 +44,7 @@ export function TaskList({ run, tasks, at, room, onLook, onRead, onGiveUp }: Pro
     <nav className="plate flex min-h-0 flex-col p-3" aria-label="Tasks">
       <h1 className="text-lg leading-tight font-semibold">{sheet.planName}</h1>
       <p className="quiet text-sm">
+        {run.snapshot.isTrial && 'Trial of '}
         {countOf(sheet.pieces, 'piece', 'pieces')}
         {rounds.length > 1 && here && `, round ${here.round + 1} of ${rounds.length}`}
         {run.code !== null && (

@@ -1,7 +1,11 @@
 import type { HouseChoices } from '../../core/houseRules/houseRules';
 import type { DosedMaterial } from '../../core/materials/material';
+import type { Plan } from '../../core/plan/plan';
+import type { StoredPlan } from '../../core/plan/storedPlan';
 import { fail, ok, type Result } from '../../core/result';
+import { doseText } from '../../core/run/doseText';
 import type { Lesson } from '../../core/run/lessons';
+import { parseQuantity } from '../../core/units/parseQuantity';
 import { callApi } from '../shared/api';
 import { changeTaught, withLesson } from '../shared/changeTaught';
 import type { StoredItem } from '../shared/saveQueue';
@@ -48,6 +52,14 @@ export async function keepLesson(runId: string, lesson: Lesson): Promise<Result<
       const saved = await set(true);
       return saved.success ? ok({ undo: () => asNothing(set(false)) }) : saved;
     }
+    case 'dose': {
+      const text = doseText(lesson.ofBase);
+      const means = parseQuantity(text);
+      if (!means.success) throw new RangeError('a dose that can’t be read');
+      const set = (to: Partial<Dose>) => changeDose(lesson.planId, lesson.doseId, to);
+      const saved = await set({ text, means: means.data });
+      return saved.success ? ok({ undo: () => asNothing(set(saved.data)) }) : saved;
+    }
     case 'loss': {
       const set = (jugLossFraction: number) =>
         changeItem<HouseChoices>('/api/house-rules', (item) => ({ ...item, jugLossFraction }));
@@ -55,6 +67,28 @@ export async function keepLesson(runId: string, lesson: Lesson): Promise<Result<
       return saved.success ? ok({ undo: () => asNothing(set(saved.data.jugLossFraction)) }) : saved;
     }
   }
+}
+
+type Dose = Plan['pours'][number]['doses'][number];
+
+/** Changes a dose of a plan as it is now; answers what it said. */
+async function changeDose(
+  planId: string,
+  doseId: string,
+  to: Partial<Dose>,
+): Promise<Result<Pick<Dose, 'text' | 'means'>, string>> {
+  const address = `/api/plans/${encodeURIComponent(planId)}`;
+  const now = await callApi<StoredPlan>('GET', address);
+  if (!now.success) return fail(now.error.detail);
+  const { plan, revision } = now.data;
+  const dose = plan.pours.flatMap(({ doses }) => doses).find(({ id }) => id === doseId);
+  if (!dose) return fail('The plan has no such dose any more. Add it there.');
+  const pours = plan.pours.map((pour) => ({
+    ...pour,
+    doses: pour.doses.map((each) => (each.id === doseId ? { ...each, ...to } : each)),
+  }));
+  const saved = await callApi<StoredPlan>('PUT', address, { plan: { ...plan, pours }, revision });
+  return saved.success ? ok({ text: dose.text, means: dose.means }) : fail(saved.error.detail);
 }
 
 /** Changes a record as it is now; answers it as it was. */

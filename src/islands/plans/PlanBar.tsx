@@ -110,7 +110,11 @@ function Actions({ plan, saved, saveState, stopped, canUndo, canRedo, undo, redo
       <IconButton label="Bench sheet, to print" onClick={actions.print}>
         <Printer size={20} />
       </IconButton>
-      <IconButton label="Rehearse it" disabled={stopped || !hasMold} onClick={actions.rehearse}>
+      <IconButton
+        label="Try it: a rehearsal, or a few pieces"
+        disabled={stopped || !hasMold}
+        onClick={actions.rehearse}
+      >
         <Drama size={20} />
       </IconButton>
       <BenchButton stopped={stopped} hasMold={hasMold} onBench={actions.toTheBench} />

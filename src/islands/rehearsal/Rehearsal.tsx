@@ -5,6 +5,7 @@ import { withShowing } from '../shared/showing';
 import { RehearsalSetup } from './RehearsalSetup';
 import { Rehearsing } from './Rehearsing';
 import type { Setup } from './setup';
+import { TrialForm } from './TrialForm';
 
 interface Props {
   start: Run;
@@ -38,8 +39,9 @@ function Rehearsal({ start }: Props) {
 
   if (!going)
     return (
-      <div className="flex h-full overflow-y-auto p-6">
+      <div className="flex h-full flex-col gap-4 overflow-y-auto p-6">
         <RehearsalSetup run={start} busy={busy} problem={problem} onBegin={begin} />
+        <TrialForm run={start} />
       </div>
     );
   return <Rehearsing key={going.run.id} {...going} onAgain={() => setGoing(null)} />;

@@ -22,7 +22,7 @@ export function RehearsalSetup({ run: { planId, snapshot }, busy, problem, onBeg
   const change = (part: Partial<Setup>) => setSetup({ ...setup, ...part });
   return (
     <form
-      className="plate m-auto flex max-w-2xl flex-col gap-4 p-6"
+      className="plate m-auto flex w-full max-w-2xl flex-col gap-4 p-6"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();

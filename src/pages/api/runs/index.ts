@@ -4,11 +4,16 @@ import { readJson } from '../../../server/readJson';
 import { startRun } from '../../../server/runs';
 import { workshop } from '../../../server/workshop';
 
-const startSchema = z.strictObject({ id: z.uuid(), planId: z.string().min(1).max(64) });
+const startSchema = z.strictObject({
+  id: z.uuid(),
+  planId: z.string().min(1).max(64),
+  /** So many pieces only, to try the plan with. */
+  trialPieces: z.int().min(1).max(10_000_000).optional(),
+});
 
 export const GET = endpoint(() => ({ body: workshop().runs.open().items }));
 
 export const POST = endpoint(async ({ request }) => {
-  const { id, planId } = await readJson(request, startSchema);
-  return { status: 201, body: await startRun(workshop(), id, planId) };
+  const { id, planId, trialPieces = null } = await readJson(request, startSchema);
+  return { status: 201, body: await startRun(workshop(), id, planId, trialPieces) };
 });

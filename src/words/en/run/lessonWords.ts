@@ -26,6 +26,8 @@ export function lessonWords(lesson: Lesson, showing: Showing): string {
       const [one, more] = ONES[reading.of];
       return `${name}: ${counted(Math.round(reading.count * 100) / 100, one, more)} weighed ${showMass(reading.massG, showing)}, ${milligrams(each)} each; the plan counted with ${milligrams(wasG)}.`;
     }
+    case 'dose':
+      return `${lesson.letter}: ${lesson.name} went in at ${showPercent(lesson.ofBase, locale, 2)} of its base; the plan said ${showPercent(lesson.wasOfBase, locale, 2)}.`;
     case 'loss': {
       const spread = lesson.spread === null ? '' : `, ± ${showPercent(lesson.spread, locale)} between them`;
       return `${showPercent(lesson.fraction, locale)} of what was in ${counted(lesson.jugs, 'jug', 'jugs')} stayed there${spread}; the plan counted with ${showPercent(lesson.wasFraction, locale)}.`;
@@ -51,6 +53,8 @@ export function keepWords(lesson: Lesson): string {
       return `Keep it for ${lesson.name}`;
     case 'count':
       return `Count with it for ${lesson.name}`;
+    case 'dose':
+      return 'Take it into the plan';
     case 'loss':
       return 'Count with it in new plans';
   }
