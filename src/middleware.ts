@@ -26,7 +26,8 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite
   } catch (error) {
     const problem = problemOf(error, request);
     locals.problem = problem;
-    response = isApi ? problem.toResponse() : await rewrite('/trouble');
+    // An instrument reads no pages, nor that of its trouble.
+    response = isApi || device?.may === 'send' ? problem.toResponse() : await rewrite('/trouble');
   }
   if (isApi && response.status >= 400 && !isProblem(response)) {
     response = new Problem(

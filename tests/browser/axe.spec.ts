@@ -47,6 +47,7 @@ test('axe finds nothing on any view, by day and by night', async ({ browser, req
     `/plans/${faulty.id}`,
     `/plans/${id}/sheet`,
     `/plans/${id}/versions`,
+    `/plans/${id}/rehearsal`,
     '/molds',
     '/shelf',
     '/shelf?material=bay-rope',

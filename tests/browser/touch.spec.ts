@@ -53,6 +53,10 @@ test('everything a finger needs on the plan and the bench is 44 px or more', asy
   await page.goto(`/plans/${id}`);
   await expect(page.getByRole('heading', { name: 'Checks' })).toBeVisible();
   expect(await tooSmallForAFinger(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Try it' }).tap();
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  expect(await tooSmallForAFinger(page)).toEqual([]);
+  await page.goto(`/plans/${id}`);
   await page.getByRole('button', { name: 'To the bench' }).tap();
   await page.waitForURL(/\/bench\//);
   await expect(page.getByTestId('target')).toBeVisible();
@@ -93,6 +97,7 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
       '/plans',
       `/plans/${id}`,
       `/plans/${id}/sheet`,
+      `/plans/${id}/rehearsal`,
       '/molds',
       '/shelf',
       '/bench',

@@ -1,4 +1,4 @@
-import { Copy, Download, Drama, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
+import { Copy, Download, Printer, Redo2, Scale, Undo2 } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import { USES, type Use } from '../../core/materials/fields';
 import type { Mold } from '../../core/molds/mold';
@@ -109,13 +109,6 @@ function Actions({ plan, saved, saveState, stopped, canUndo, canRedo, undo, redo
       </IconButton>
       <IconButton label="Bench sheet, to print" onClick={actions.print}>
         <Printer size={20} />
-      </IconButton>
-      <IconButton
-        label="Try it: a rehearsal, or a few pieces"
-        disabled={stopped || !hasMold}
-        onClick={actions.rehearse}
-      >
-        <Drama size={20} />
       </IconButton>
       <BenchButton stopped={stopped} hasMold={hasMold} onBench={actions.toTheBench} />
     </div>

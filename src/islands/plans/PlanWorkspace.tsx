@@ -75,6 +75,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
   const { plan, typing, edit, save } = edited;
   const { made, seekMade } = useMade(stored.id, props.made, namedPlans(plan));
   const actions = usePlanActions(stored.id, save.flush);
+  const rehearse = useStable(() => void actions.rehearse());
 
   const context = useMemo(
     (): CheckContext => ({ rules, shelf: { materials, stock, today } }),
@@ -161,6 +162,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
             onOpen={setDetail}
             onPour={setPourIndex}
             onWait={wait}
+            onTry={rehearse}
           />
         )}
         {save.state.kind === 'conflict' && (

@@ -20,11 +20,13 @@ interface Props {
   onOpen(detail: Detail | null): void;
   onPour(pourIndex: number): void;
   onWait(pourIndex: number, afterMin: number | null): void;
+  /** To a rehearsal, or a trial batch. */
+  onTry(): void;
 }
 
 /** The foot of the plan: when to melt, pour, wait and unmold. */
 export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
-  const { sheet, rules, view, pourIndex, open, onOpen, onPour, onWait } = props;
+  const { sheet, rules, view, pourIndex, open, onOpen, onPour, onWait, onTry } = props;
   const { pourPlan, isCurrent } = view;
   const openCurves = useStable((index: number) => {
     onPour(index);
@@ -60,6 +62,15 @@ export const PourPlanFoot = memo(function PourPlanFoot(props: Props) {
               {DETAILS[each]}
             </button>
           ))}
+          <button
+            type="button"
+            className="btn btn-sm btn-ghost px-2 text-xs pointer-coarse:min-h-11"
+            title="A rehearsal, or a few pieces"
+            disabled={sheet === null}
+            onClick={onTry}
+          >
+            Try it
+          </button>
         </div>
       </div>
       {sheet === null && <p className="quiet text-sm">None until the stop above is mended.</p>}

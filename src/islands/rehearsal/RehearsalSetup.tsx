@@ -36,25 +36,27 @@ export function RehearsalSetup({ run: { planId, snapshot }, busy, problem, onBeg
       </p>
       <fieldset>
         <legend className="mb-1 text-lg font-semibold">Make a mistake on purpose</legend>
-        {[null, ...DARES].map((dare) => {
-          const isThere = dare === null || placeDare(dare, snapshot.tasks) !== null;
-          return (
-            <label key={dare} className="flex min-h-11 items-center gap-3">
-              <input
-                type="radio"
-                name="dare"
-                className="radio radio-primary"
-                checked={setup.dare === dare}
-                disabled={!isThere}
-                onChange={() => change({ dare })}
-              />
-              <span className={isThere ? '' : 'quiet'}>
-                {dare === null ? 'No: as well as I can' : DARE_WORDS[dare].name}
-                {!isThere && ` (not with this plan: ${DARE_WORDS[dare].lacks})`}
-              </span>
-            </label>
-          );
-        })}
+        <div className="grid gap-x-6 sm:grid-cols-2">
+          {[null, ...DARES].map((dare) => {
+            const isThere = dare === null || placeDare(dare, snapshot.tasks) !== null;
+            return (
+              <label key={dare} className="flex min-h-11 items-center gap-3">
+                <input
+                  type="radio"
+                  name="dare"
+                  className="radio radio-primary"
+                  checked={setup.dare === dare}
+                  disabled={!isThere}
+                  onChange={() => change({ dare })}
+                />
+                <span className={isThere ? '' : 'quiet'}>
+                  {dare === null ? 'No: as well as I can' : DARE_WORDS[dare].name}
+                  {!isThere && ` (not with this plan: ${DARE_WORDS[dare].lacks})`}
+                </span>
+              </label>
+            );
+          })}
+        </div>
       </fieldset>
       <fieldset>
         <legend className="mb-1 text-lg font-semibold">What may go wrong</legend>
