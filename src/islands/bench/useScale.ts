@@ -133,6 +133,8 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
     },
     toggleAccepts() {
       setAccepts(!accepts);
+      // What is tried in a rehearsal is no choice for the bench.
+      if (rehearsal) return;
       if (accepts) localStorage.removeItem(ACCEPTS);
       else localStorage.setItem(ACCEPTS, '1');
     },
