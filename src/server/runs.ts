@@ -5,7 +5,7 @@ import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
 import type { Plan } from '../core/plan/plan';
 import type { Sheet } from '../core/plan/sheet';
-import { batchCode, batchDay } from '../core/run/batchCode';
+import { batchCode, batchPrefix } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
 import { withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
@@ -128,11 +128,12 @@ function trialOf({ batch: _, ...plan }: Plan, pieces: number): Plan {
   return { ...plan, pieces };
 }
 
-/** Of the day by this machine's clock. */
-function nextCode({ runs, now }: Workshop): string {
+/** Of the day, or the year, by this machine's clock. */
+function nextCode({ runs, houseRules, now }: Workshop): string {
   const at = new Date(now());
-  const day = batchDay(at.getFullYear(), at.getMonth() + 1, at.getDate());
-  return batchCode(day, runs.countOfCodes(`${day}-`) + 1);
+  const pattern = houseRules.read().item.batchCode;
+  const prefix = batchPrefix(pattern, at.getFullYear(), at.getMonth() + 1, at.getDate());
+  return batchCode(prefix, runs.countOfCodes(`${prefix}-`) + 1);
 }
 
 function stopped(findings: readonly Finding[]): Problem {

@@ -6,6 +6,7 @@ import { readBatchCode } from '../../src/core/run/batchCode';
 import { logEntry } from '../../src/core/run/logEntry';
 import { progress } from '../../src/core/run/progress';
 import type { RunEvent } from '../../src/core/run/run';
+import { saveHouseRules } from '../../src/server/houseRules';
 import { planFileOf } from '../../src/server/planFile';
 import { createPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
@@ -117,4 +118,21 @@ test('each run has a code of its day and its number, with a letter that checks i
   assert.equal(findRun(workshop, second.id).code, second.code);
   const made = await makeInWorkshop(workshop, stored.id);
   assert.deepEqual(workshop.runs.finishedIds(String(made.code), 0, 9).ids, [made.id]);
+  // Where the house wants no day on its bars, they are counted through the year.
+  const { item, revision } = workshop.houseRules.read();
+  saveHouseRules(workshop, { ...item, batchCode: 'year' }, revision);
+  const ofYear = await startRun(workshop, newId(), stored.id);
+  assert.match(String(ofYear.code), /^\d\d-1[A-Z]$/);
+  assert.equal(
+    (await startRun(workshop, newId(), stored.id)).code?.slice(0, 4),
+    `${ofYear.code?.slice(0, 3)}2`,
+  );
+});
+
+test('a trial is of fewer pieces, is marked, and of no more than the plan has', async () => {
+  const { workshop, stored } = await started();
+  const trial = await startRun(workshop, newId(), stored.id, 2);
+  assert.deepEqual([trial.snapshot.sheet.pieces, trial.snapshot.isTrial], [2, true]);
+  const { code, more } = await problemOf(startRun(workshop, newId(), stored.id, stored.plan.pieces + 1));
+  assert.deepEqual([code, more.errors?.[0]?.path], ['invalid-field', 'trialPieces']);
 });

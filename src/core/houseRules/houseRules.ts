@@ -25,6 +25,7 @@ export const USUAL_HOUSE_CHOICES: HouseChoices = {
   meltIn: 'microwave',
   foodColour: 'refuse',
   wrap: 'same-day',
+  batchCode: 'day',
   units: 'metric',
   currency: 'EUR',
   jugLossFraction: 0.03,

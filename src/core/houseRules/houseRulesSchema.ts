@@ -14,6 +14,8 @@ export const houseChoicesSchema = z.strictObject({
   meltIn: z.enum(['microwave', 'double-boiler']),
   foodColour: z.enum(['refuse', 'warn']),
   wrap: z.enum(['same-day', 'may-lie-open']),
+  /** What batch codes begin with. */
+  batchCode: z.enum(['day', 'year']).default('day'),
   units: z.enum(['metric', 'us']),
   /** ISO 4217. */
   currency: z.string().regex(/^[A-Z]{3}$/, 'currency-letters'),

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { batchCode, batchDay, readBatchCode } from './batchCode';
+import { batchCode, batchDay, batchPrefix, readBatchCode } from './batchCode';
 
 const anyCode = fc
   .tuple(fc.integer({ min: 0, max: 99 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 28 }))
@@ -16,6 +16,15 @@ test('a code is read back however it is spaced or written', () => {
     assert.equal(readBatchCode(typed), code);
   for (const none of ['', 'constructor', '261128', '261128-', 'I61128-2A', '261128-0002A'])
     assert.equal(readBatchCode(none), null);
+});
+
+test('a house that writes no day on its bars has codes of the year', () => {
+  assert.equal(batchPrefix('day', 2026, 11, 28), '261128');
+  const code = batchCode(batchPrefix('year', 2026, 11, 28), 14);
+  // 26014 is 1131 times 23 and 1.
+  assert.equal(code, '26-14B');
+  for (const typed of [code, '26 14 b', '2614B']) assert.equal(readBatchCode(typed), code);
+  for (const wrong of ['26-15B', '27-14B', '62-14B', '26-14C']) assert.equal(readBatchCode(wrong), null);
 });
 
 test('one wrong digit, a wrong letter, and two neighbours that changed places are all found', () => {

@@ -9,6 +9,7 @@ type Choice =
   | 'meltIn'
   | 'foodColour'
   | 'wrap'
+  | 'batchCode'
   | 'units';
 
 /** Where crafters differ: each choice with what speaks for it. */
@@ -66,6 +67,15 @@ export const CHOICES: {
     title: 'Wrapping',
     reason: 'Glycerin draws water out of the air within hours. A low-sweat bar may lie open for weeks.',
     options: { 'same-day': 'The same day', 'may-lie-open': 'A low-sweat bar may lie open' },
+  },
+  batchCode: {
+    title: 'Batch codes',
+    reason:
+      'What bars are written on with. Each ends in a letter by which a wrong digit is found. Runs that have begun keep theirs.',
+    options: {
+      day: 'The day and its run: 261128-2K',
+      year: 'The year and its run, shorter, and without the day: 26-14B',
+    },
   },
   units: {
     title: 'Units',
