@@ -36,7 +36,8 @@ export function Rehearsing({ run: start, setup, onAgain }: Props) {
   const [notices, setNotices] = useState<readonly string[]>([]);
   const [waitsUntilMs, setWaitsUntilMs] = useState<number | null>(null);
   const [isDared, setIsDared] = useState(false);
-  const [ended, setEnded] = useState<Run | null>(null);
+  /** With what really went wrong until then. */
+  const [ended, setEnded] = useState<{ run: Run; mishaps: Mishap[] } | null>(null);
   const happened = useRef(new Set<Mishap>());
   const last = useRef<Run>(start);
 
@@ -45,7 +46,6 @@ export function Rehearsing({ run: start, setup, onAgain }: Props) {
     const coldK = mishaps.find((each) => each.kind === 'cold-room')?.byK ?? 0;
     function onSeen(bench: BenchSeen) {
       last.current = bench.run;
-      if (bench.so.inHand === null) setEnded(bench.run);
       const dueMs = dueOf(bench);
       const isIdle = dueMs !== null && dueMs - bench.seen.nowMs > SOON_MS;
       setWaitsUntilMs(isIdle ? dueMs : null);
@@ -58,6 +58,7 @@ export function Rehearsing({ run: start, setup, onAgain }: Props) {
         const words = mishapWords(mishap, bench.so.tasks, bench.run.snapshot.sheet);
         if (words !== null) setNotices((all) => [...all, words]);
       }
+      if (bench.so.inHand === null) setEnded({ run: bench.run, mishaps: [...happened.current] });
     }
     return {
       now,
@@ -71,14 +72,14 @@ export function Rehearsing({ run: start, setup, onAgain }: Props) {
     };
   }, [now, face, runClock, putOn, dare, mishaps, setup, start]);
 
-  if (ended) return <RehearsalReport run={ended} setup={setup} mishaps={mishaps} onAgain={onAgain} />;
+  if (ended) return <RehearsalReport {...ended} setup={setup} onAgain={onAgain} />;
   return (
     <div className="flex h-full flex-col">
       <RehearsalBar
         setup={setup}
         clock={clock}
         waitsUntilMs={waitsUntilMs}
-        onEnd={() => setEnded(last.current)}
+        onEnd={() => setEnded({ run: last.current, mishaps: [...happened.current] })}
       />
       {notices.map((notice) => (
         <Notice key={notice} says={notice} isAlert>
