@@ -24,7 +24,6 @@ function RunLessons({ runId }: Props) {
     });
   }, [address, turn]);
 
-  if (lessons?.length === 0) return null;
   return (
     <section className="plate p-4" aria-labelledby="lessons">
       <h2 id="lessons" className="mb-1 font-semibold">
@@ -40,6 +39,11 @@ function RunLessons({ runId }: Props) {
       ) : lessons === null ? (
         <p className="quiet" role="status">
           Looking at what was read, touched and counted …
+        </p>
+      ) : lessons.length === 0 ? (
+        <p className="quiet">
+          Nothing was read, touched or counted from which to learn. A thermometer in a jug, and the room,
+          teach the next pour plan.
         </p>
       ) : (
         <ul className="flex flex-col gap-2">
