@@ -238,6 +238,7 @@ test('hostile values at every field of every record: a clear answer, never a 500
     'colour',
     'maxByUse',
     'spritz',
+    'batchCode',
     'leastMeltG',
     'spareMoldId',
     'match',
