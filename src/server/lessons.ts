@@ -1,14 +1,9 @@
 import { doseText } from '../core/run/doseText';
-import type { Lesson } from '../core/run/lessons';
+import { keptLoss } from '../core/run/keptLoss';
+import type { Lesson, OfferedLesson } from '../core/run/lessons';
 import type { Run } from '../core/run/run';
 import { compute } from './compute/threads';
 import type { Workshop } from './openWorkshop';
-
-/** A lesson, and whether what it is about was taught it already. */
-export type OfferedLesson = Lesson & { isKept: boolean };
-
-/** The loss in a jug is kept to a thousandth. */
-export const LOSS_STEP = 0.001;
 
 /** What a run taught, worked out beside the thread that answers. */
 export async function lessonsOfRun(open: Workshop, run: Run): Promise<OfferedLesson[]> {
@@ -41,6 +36,6 @@ function isKept(
       return dose?.text === doseText(lesson.ofBase);
     }
     case 'loss':
-      return Math.abs(houseRules.read().item.jugLossFraction - lesson.fraction) <= LOSS_STEP / 2;
+      return houseRules.read().item.jugLossFraction === keptLoss(lesson.fraction);
   }
 }

@@ -1,26 +1,15 @@
 import { isDeepStrictEqual } from 'node:util';
-import { allFindings } from '../core/checks/allFindings';
-import type { CheckContext, Finding } from '../core/checks/finding';
-import { hasStop } from '../core/checks/review';
-import { hasMold } from '../core/molds/noMold';
-import type { Plan } from '../core/plan/plan';
-import type { Sheet } from '../core/plan/sheet';
 import { batchCode, batchPrefix } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
 import { withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
-import { type Snapshot, slimRules, slimSheet } from '../core/run/snapshot';
-import { roundsPlaced } from '../core/schedule/schedule';
-import { piecesOfRound } from '../core/work/rounds';
 import { explainRunFault } from '../words/en/run/runFaults';
 import { tellChange } from './changes';
 import { checkContext } from './checkContext';
 import type { Workshop } from './openWorkshop';
-import { planFileOf } from './planFile';
 import { findPlan } from './plans';
-import { pourPlanOf } from './pourPlan';
-import { idTaken, invalidField, notFound, Problem } from './problem';
-import { reviewOf } from './reviews';
+import { idTaken, notFound, Problem } from './problem';
+import { snapshotOf } from './snapshots';
 import { stockFollows } from './stockFollows';
 
 export function findRun({ runs }: Workshop, id: string): Run {
@@ -69,88 +58,12 @@ export async function startRun(
   return start.immediate() ?? startRun(workshop, id, planId, trialPieces);
 }
 
-/** Jugs of a rehearsal: those of the workshop, or only the smallest of them. */
-export type RehearsalJugs = 'all' | 'smallest';
-
-/**
- * A run of a plan's newest version that is made nowhere: nothing of it is kept.
- *
- * @throws Problem as `startRun`
- */
-export async function rehearsalOf(workshop: Workshop, planId: string, jugs: RehearsalJugs): Promise<Run> {
-  const context = checkContext(workshop);
-  const smallest = context.rules.jugs.toSorted((a, b) => a.holdsMl - b.holdsMl).slice(0, 1);
-  const rules = jugs === 'all' ? context.rules : { ...context.rules, jugs: smallest };
-  const { version, snapshot } = await snapshotOf(workshop, planId, { rules, shelf: null });
-  return {
-    ...{ id: `rehearsal-${planId}`, planId, planVersion: version, startedAt: workshop.now(), code: null },
-    ...{ snapshot, events: [] },
-  };
-}
-
-/** What a run of a plan's newest version rests on, by the house rules as they are now. */
-async function snapshotOf(
-  workshop: Workshop,
-  planId: string,
-  context: CheckContext,
-  trialPieces: number | null = null,
-): Promise<{ version: number; revision: number; snapshot: Snapshot }> {
-  const { plan: whole, version, revision } = findPlan(workshop, planId);
-  const plan = trialPieces === null ? whole : trialOf(whole, trialPieces);
-  const { rules } = context;
-  const review = await reviewOf(planFileOf(workshop, plan), context);
-  const { sheet } = review;
-  if (!sheet || hasStop(review.findings)) throw stopped(review.findings);
-  if (!hasMold(sheet))
-    throw new Problem(409, 'no-mold', 'This plan has no mold yet. Choose one in the plan first.');
-  if (roundsPlaced(sheet, rules) < sheet.totals.rounds)
-    throw tooManyRounds(sheet, roundsPlaced(sheet, rules));
-  const pourPlan = await pourPlanOf(sheet, rules);
-  const findings = allFindings(review, pourPlan, rules, null);
-  return {
-    version,
-    revision,
-    snapshot: {
-      sheet: slimSheet(sheet),
-      rules: slimRules(rules),
-      tasks: pourPlan.tasks,
-      findings,
-      isDerived: false,
-      ...(trialPieces === null ? {} : { isTrial: true }),
-    },
-  };
-}
-
-/** @throws Problem 422 for more pieces than the plan has */
-function trialOf({ batch: _, ...plan }: Plan, pieces: number): Plan {
-  if (pieces > plan.pieces)
-    throw invalidField('trialPieces', `is more than the ${plan.pieces} pieces of the plan`);
-  return { ...plan, pieces };
-}
-
 /** Of the day, or the year, by this machine's clock. */
 function nextCode({ runs, houseRules, now }: Workshop): string {
   const at = new Date(now());
   const pattern = houseRules.read().item.batchCode;
   const prefix = batchPrefix(pattern, at.getFullYear(), at.getMonth() + 1, at.getDate());
   return batchCode(prefix, runs.countOfCodes(`${prefix}-`) + 1);
-}
-
-function stopped(findings: readonly Finding[]): Problem {
-  return new Problem(
-    409,
-    'plan-has-stops',
-    'This plan has a stop among its checks. Mend it in the plan first.',
-    { findings: findings.filter(({ severity }) => severity === 'stop') },
-  );
-}
-
-function tooManyRounds(sheet: Sheet, most: number): Problem {
-  return new Problem(
-    409,
-    'too-many-rounds',
-    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * piecesOfRound(sheet, 0)} pieces at the most in a run.`,
-  );
 }
 
 /** What an event is recorded with, as far as its sender says it. */

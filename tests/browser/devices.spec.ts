@@ -53,6 +53,23 @@ test('a tablet is let in by a code, ticks at the bench over plain HTTP, and is r
   await expect(tablet.getByRole('button', { name: /ticked/ })).toHaveCount(2);
 
   await page.goto(`${server.base}/devices`);
+  // An instrument of the network is given a secret, which is shown once.
+  const secret = page.getByRole('button', { name: 'Give it a secret' });
+  await secret.click();
+  await expect(page.getByRole('alert')).toContainText('Name: it is missing');
+  await page.getByLabel('What it is called').fill('Scale by the window');
+  await secret.click();
+  const line = page.getByText(/^curl -H 'Authorization: Bearer /);
+  await expect(line).toContainText('/api/instruments/Scale%20by%20the%20window/readings');
+  await looksRight(page, 'an instrument of the network');
+  const [, token = ''] = /Bearer ([\w.-]+)/.exec(await line.innerText()) ?? [];
+  const sent = await fetch(`http://127.0.0.2:${server.port}/api/instruments/window/readings`, {
+    method: 'POST',
+    headers: { authorization: `Bearer ${token}`, 'content-type': 'text/plain' },
+    body: 'ST 12.4 g',
+  });
+  expect(sent.status).toBe(200);
+  await page.getByRole('button', { name: 'Remove Scale by the window' }).click();
   await page.getByRole('button', { name: 'Remove Tablet at the bench' }).click();
   await expect(page.getByText('No device was let in yet.')).toBeVisible();
   await tablet.reload();

@@ -36,6 +36,7 @@ test('a rehearsal: a plan is made with stand-ins, goes wrong as it was asked to,
   const put = page.getByRole('button', { name: 'Put what is aimed at' });
   const told = page.getByRole('heading', { name: /would have come out$/ });
   const seen: string[] = [];
+  const ticked = page.locator('nav').getByText(', ticked');
   await page.getByLabel('Tick by itself').check();
   for (let step = 0; step < 30 && !(await told.isVisible()); step++) {
     const task = (await inHand.getAttribute('data-task')) ?? '';
@@ -43,6 +44,14 @@ test('a rehearsal: a plan is made with stand-ins, goes wrong as it was asked to,
     for (let left = await notice.count(); left > 0; left--) {
       seen.push((await notice.first().textContent()) ?? '');
       await notice.first().getByRole('button', { name: 'Go on' }).click();
+    }
+    if (step === 2) {
+      // A reload goes on where it was.
+      const done = await ticked.count();
+      await page.reload();
+      await expect(ticked).toHaveCount(done);
+      expect(done).toBeGreaterThan(0);
+      await page.getByLabel('Tick by itself').check();
     }
     const plugIn = page.getByRole('button', { name: 'Plug the scale in' });
     if (await plugIn.isVisible()) await plugIn.click();

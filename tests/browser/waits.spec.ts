@@ -4,7 +4,7 @@ import { given, ownFile } from './workshop';
 
 /** What a browser may have, counted instead of heard. */
 const FAKES = () => {
-  const calls = { rings: 0, said: [] as string[], locks: 0 };
+  const calls = { rings: 0, said: [] as string[], locks: 0, asked: 0, notices: [] as string[] };
   Object.assign(window, { calls });
   class Tone {
     frequency = { value: 0 };
@@ -13,6 +13,17 @@ const FAKES = () => {
     }
     start() {}
     stop() {}
+  }
+  class Notice {
+    static permission = 'default';
+    static async requestPermission() {
+      calls.asked++;
+      Notice.permission = 'granted';
+      return 'granted';
+    }
+    constructor(words: string) {
+      calls.notices.push(words);
+    }
   }
   Object.assign(window, {
     AudioContext: class {
@@ -29,6 +40,7 @@ const FAKES = () => {
       }
       close() {}
     },
+    Notification: Notice,
     SpeechSynthesisUtterance: class {
       constructor(readonly text: string) {}
     },
@@ -47,7 +59,12 @@ const FAKES = () => {
 };
 const callsOf = (page: Page) =>
   page.evaluate(
-    () => (window as unknown as { calls: { rings: number; said: string[]; locks: number } }).calls,
+    () =>
+      (
+        window as unknown as {
+          calls: { rings: number; said: string[]; locks: number; asked: number; notices: string[] };
+        }
+      ).calls,
   );
 
 const two = () => {
@@ -159,6 +176,9 @@ test('a layer skins and a jug cools with their countdowns; each calls once; touc
   await expect(skin).toContainText(/A skins\s*\d+:\d\d/);
   await skin.click();
   await expect(page.getByTestId('wait')).toContainText(/A skins\s*\d+:\d\d/);
+  await page.getByRole('button', { name: 'Notify me when it is over' }).click();
+  await expect(page.getByRole('button', { name: 'Notify me when it is over' })).toBeHidden();
+  expect((await callsOf(page)).asked).toBe(1);
   await page.getByRole('button', { name: 'Back to the task in hand' }).click();
   await page.reload();
   await expect(skin).toContainText('A skins');

@@ -3,7 +3,7 @@ import { heatOfRound, heatOnward, pouredAtMs } from '../run/heatOnward';
 import { lastDone } from '../run/lastDone';
 import { type OverLimit, overLimits } from '../run/overLimits';
 import { isWaitedFor, type Progress, progress, type TaskState } from '../run/progress';
-import type { Run } from '../run/run';
+import type { Run, RunEvent } from '../run/run';
 import { AS_GOOD_AS_A_HAND } from '../run/scaleWatch';
 import { NOMINAL } from '../schedule/factors';
 import { type HeatCase, heatCaseOf } from '../schedule/heatCase';
@@ -51,7 +51,7 @@ export function rehearsed(run: Run, mishaps: readonly Mishap[]): Rehearsed {
   const rounds = [...new Set(so.tasks.map(({ round }) => round))];
   const pours = rounds.map((round) => {
     const own = heatOfRound(so, heat, round);
-    return { round, own, temps: pouredC(run, so, own, round) };
+    return { round, own, temps: pouredC(inRoom(run, heat.room.tempC), so, own, round) };
   });
   const byHand = so.tasks.filter((task) => !isWait(task));
   const last = byHand
@@ -81,6 +81,14 @@ export function rehearsed(run: Run, mishaps: readonly Mishap[]): Rehearsed {
     lateS: last ? (Date.parse(last.doneAt ?? '') - Date.parse(run.startedAt)) / 1000 - last.toS : 0,
     open: so.tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length,
   };
+}
+
+/** A run as if its room had been read at the start as what it really was. */
+function inRoom(run: Run, tempC: number): Run {
+  const at = run.startedAt;
+  const event: RunEvent = { kind: 'room-read', tempC, humidity: null };
+  const others = run.events.filter((each) => each.event.kind !== 'room-read');
+  return { ...run, events: [{ occurredAt: at, recordedAt: at, source: {}, event }, ...others] };
 }
 
 function byMoment(a: TaskState, b: TaskState): number {

@@ -22,14 +22,16 @@ export interface FillSeen {
  * A fill speaks for a mold only where it was full: something was left over, or somebody saw that it came out as planned.
  * What was weighed short tells of a hand.
  *
- * @returns null for a run that is not finished, that weighed nothing, that filled two molds, or whose fill nobody knows
+ * @returns null for a run that is not finished, that weighed nothing, that filled two molds, that left a layer out, or whose fill nobody knows
  */
 export function fillSeen(run: Run): FillSeen | null {
-  const { ended } = progress(run);
+  const { ended, tasks } = progress(run);
   if (ended?.kind !== 'finished') return null;
   const { sheet } = run.snapshot;
   // Of two molds nobody knows which took what.
   if (moldsFilled(sheet, sheet.fills).length > 1) return null;
+  // Nor how full the others were poured, where a layer was left out.
+  if (tasks.some(({ kind, isLeftOut }) => kind === 'pour' && isLeftOut)) return null;
   const { trimmedG, endsG } = scrapOf(run);
   const toScrapG = Math.max(0, ended.toScrapG - trimmedG - endsG);
   if (ended.fill !== 'as-planned' && !(toScrapG > 0)) return null;

@@ -13,9 +13,12 @@ import {
   sheetOf,
 } from '../../../tests/support/planFiles';
 import { madeRun, nextEvent, recorded, runOf } from '../../../tests/support/runs';
+import { atBench } from '../../../tests/support/scriptedMaker';
+import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import { asOptional } from '../plan/plan';
 import { heatCaseOf } from '../schedule/heatCase';
 import { checkEvent } from './checkEvent';
+import { fillSeen } from './fillSeen';
 import { heatOfRound } from './heatOnward';
 import { logEntry } from './logEntry';
 import { progress, withEvent } from './progress';
@@ -96,7 +99,44 @@ test('a pour is left out with all that is only for it, and comes back with it; t
   assert.equal(progress(back).tasks.filter(({ doneAt }) => doneAt === null).length, open);
   let made = out;
   for (let next = nextEvent(made); next; next = nextEvent(made)) made = withEvent(made, recorded(next));
-  assert.equal(refuse(made, { kind: 'finished', verdict: 'fair', goodPieces: 1, note: '' }), 'taken');
+  const finished: RunEvent = {
+    kind: 'finished',
+    verdict: 'fair',
+    goodPieces: 1,
+    note: '',
+    fill: 'as-planned',
+  };
+  assert.equal(refuse(made, finished), 'taken');
+  // The Logbook says so, and the mold is taught nothing by what is not in it.
+  const ended = { ...runOf(layers), events: withEvent(made, recorded(finished)).events };
+  assert.deepEqual(
+    logEntry(ended).pours.map(({ pourLetters, isLeftOut }) => [pourLetters.join(), isLeftOut]),
+    [
+      ['A', false],
+      ['B', true],
+      ['C', false],
+    ],
+  );
+  assert.equal(fillSeen(ended), null);
+});
+
+test('a pour of several melts is left out with all of them, before any is poured', () => {
+  const bench = atBench(layers, {
+    ...USUAL_HOUSE_RULES,
+    jugs: [{ id: 'small', name: 'Small jug', holdsMl: 150, taught: [] }],
+  });
+  const melts = (of: RunSoFar) =>
+    progress(of).tasks.filter(({ kind, pourIndexes }) => kind === 'pour' && pourIndexes[0] === 1);
+  assert.ok(melts(bench.run()).length > 1);
+  const [first, second] = melts(bench.run());
+  assert.equal(refuse(bench.run(), leaveOut(second?.id ?? '')), 'not-optional');
+  const out = withEvent(bench.run(), recorded(leaveOut(first?.id ?? '')));
+  assert.ok(melts(out).every(({ isLeftOut }) => isLeftOut));
+  assert.ok(
+    melts(withEvent(out, recorded({ kind: 'undone', taskId: first?.id ?? '' }))).every(
+      ({ isLeftOut }) => !isLeftOut,
+    ),
+  );
 });
 
 test('an optional dose is in every sum of the sheet until it is left out', () => {

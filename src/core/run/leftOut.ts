@@ -14,7 +14,7 @@ export function mayBeLeftOut(sheet: Pick<Sheet, 'pours'>, task: ScheduledTask): 
 }
 
 /**
- * Whether a pour may be left out: another of its round stays. What is late, broken or spoilt need not spoil the rest.
+ * Whether a pour may be left out: another of its round stays, and none of its own is in the mold. What is late, broken or spoilt need not spoil the rest.
  *
  * @param isLeftOut of the tasks of the run
  */
@@ -25,13 +25,15 @@ export function mayLeavePourOut(
 ): boolean {
   return (
     task.kind === 'pour' &&
+    task.load === 0 &&
     tasks.some(
-      ({ id, kind, round }) => kind === 'pour' && round === task.round && id !== task.id && !isLeftOut(id),
+      ({ id, kind, round, pourIndexes }) =>
+        kind === 'pour' && round === task.round && pourIndexes[0] !== task.pourIndexes[0] && !isLeftOut(id),
     )
   );
 }
 
-/** Ids of what goes with a pour that is left out: all that is only for it. The jug of other pours is filled for them. */
+/** Ids of what goes with a pour that is left out: all that is only for it, in all its melts. The jug of other pours is filled for them. */
 export function tasksOfPour(
   pour: ScheduledTask,
   tasks: readonly ScheduledTask[],
@@ -44,9 +46,8 @@ export function tasksOfPour(
   );
   return tasks
     .filter(
-      ({ kind, round, load, pourIndexes }) =>
+      ({ kind, round, pourIndexes }) =>
         round === pour.round &&
-        load === pour.load &&
         pourIndexes.length > 0 &&
         pourIndexes.every((index) => pour.pourIndexes.includes(index)) &&
         !(isShared && IN_JUG.has(kind)),

@@ -17,6 +17,9 @@ import { type JugReading, type Progress, progress, type TaskState, withReadings 
 import type { Run } from './run';
 import { settledReadings } from './settledReadings';
 
+/** A lesson, and whether what it is about was taught it already. */
+export type OfferedLesson = Lesson & { isKept: boolean };
+
 /** Why a cooling or a skin of a run teaches nothing. */
 export type LessonFault = TeachFault | { code: 'room-not-read' };
 

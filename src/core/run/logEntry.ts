@@ -36,6 +36,8 @@ export interface LoggedPour {
   load: number;
   loads: number;
   pourLetters: string[];
+  /** It was not poured; nothing else is said of it then. */
+  isLeftOut: boolean;
   /** When it was ticked. */
   at: string;
   plannedC: number;
@@ -120,8 +122,8 @@ export function logEntry(run: Run): LogEntry {
 }
 
 function loggedPour(run: Run, task: TaskState, tasks: readonly TaskState[]): LoggedPour | null {
-  if (task.kind !== 'pour' || task.doneAt === null || task.isLeftOut) return null;
-  const said = lastDone(run, task.id);
+  if (task.kind !== 'pour' || task.doneAt === null) return null;
+  const said = task.isLeftOut ? null : lastDone(run, task.id);
   const leftG = said?.leftG ?? null;
   const jugG = intoJug(run.snapshot.sheet, task, tasks).reduce((sum, { actualG }) => sum + (actualG ?? 0), 0);
   return {
@@ -130,6 +132,7 @@ function loggedPour(run: Run, task: TaskState, tasks: readonly TaskState[]): Log
     loads: task.loads,
     pourLetters: task.pourIndexes.map((index) => run.snapshot.sheet.pours[index]?.letter ?? ''),
     at: task.doneAt,
+    isLeftOut: task.isLeftOut,
     plannedC: task.tempC,
     tempC: said?.tempC ?? null,
     cavities: said?.cavities ?? null,

@@ -16,6 +16,7 @@ import {
 import { checkEvent } from './checkEvent';
 import { heatOnward } from './heatOnward';
 import type { RunEvent } from './run';
+import { slimSheet } from './snapshot';
 
 function doUntil(bench: AtBench, taskId: string): void {
   while (bench.so().inHand && bench.so().inHand?.id !== taskId) doNext(bench);
@@ -160,6 +161,24 @@ test('once every bar is out of its mold, nothing says when they come out', () =>
   assert.notEqual(bench.see().outMs, null);
   doNext(bench);
   assert.equal(bench.see().outMs, null);
+});
+
+test('a mold that was taught to lose heat faster is followed so at the bench, also from a snapshot', () => {
+  const on = '2026-02-01';
+  const lesson = (scale: number) => ({
+    ...{ on, scale, spread: 0.1 },
+    from: { is: 'touch' as const, carriedS: 300, planName: 'Test' },
+  });
+  const skin = (taught: ReturnType<typeof lesson>[]) => {
+    const slim = slimSheet({ ...STRIPES, mold: { ...STRIPES.mold, taught } });
+    const bench = atBench(slim);
+    doUntil(bench, 'r1/A/l1/pour');
+    doNext(bench);
+    const wait = bench.see().waits.find(({ kind }) => kind === 'skin');
+    return (wait?.toMs ?? 0) - (wait?.fromMs ?? 0);
+  };
+  // The last lesson counts.
+  assert.ok(skin([lesson(0.5), lesson(1.8)]) < skin([]) * 0.8);
 });
 
 test('rounds follow one another: the second is later by what the first was, and its skins are its own', () => {

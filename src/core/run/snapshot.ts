@@ -25,7 +25,7 @@ export const snapshotSchema = z.strictObject({
 
 export type Snapshot = z.infer<typeof snapshotSchema>;
 
-/** A sheet without what no later view of a run needs: lessons, measurings, readings and notes of what it names. */
+/** A sheet without what no later view of a run needs: all lessons but the last, measurings, readings and notes of what it names. */
 export function slimSheet(sheet: Sheet): Sheet {
   return {
     ...sheet,
@@ -42,23 +42,27 @@ export function slimSheet(sheet: Sheet): Sheet {
 }
 
 function slimMold(mold: Mold): Mold {
-  return { ...mold, taught: [], measures: [], note: '' };
+  return { ...mold, taught: lastLesson(mold.taught), measures: [], note: '' };
 }
 
 function slimMaterial(material: DosedMaterial): DosedMaterial {
   return { ...material, note: '', readings: [] };
 }
 
-/** Jugs keep how readily they lose heat as they were taught last: the bench forecasts by it. */
+/** Jugs keep how readily they lose heat as they were taught last, as molds do: the bench forecasts by it. */
 export function slimRules(rules: HouseRules): HouseRules {
   return {
     ...rules,
-    jugs: rules.jugs.map((jug) => ({ ...jug, taught: jug.taught.slice(-1).map(slimLesson) })),
+    jugs: rules.jugs.map((jug) => ({ ...jug, taught: lastLesson(jug.taught) })),
   };
 }
 
 /** As few readings as a lesson has. */
 const FEWEST_READINGS = 3;
+
+function lastLesson(taught: readonly Taught[]): Taught[] {
+  return taught.slice(-1).map(slimLesson);
+}
 
 function slimLesson(taught: Taught): Taught {
   const { from } = taught;

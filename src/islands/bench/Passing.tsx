@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { ceiling } from '../../core/materials/defaults';
 import type { Sheet } from '../../core/plan/sheet';
 import { mayLeavePourOut } from '../../core/run/leftOut';
@@ -14,6 +15,7 @@ import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
 import type { FaceProps } from './faceProps';
 import { JugReadings } from './JugReadings';
+import { mayAskToNotify } from './useCalls';
 
 /** What is due sooner may as well be done now. */
 const NOT_DUE_MS = 90_000;
@@ -131,6 +133,7 @@ export function WaitNow(props: FaceProps) {
           {isOver ? `${countdown(seen.nowMs - wait.toMs)} ago` : countdown(wait.toMs - seen.nowMs)}
         </span>
       </p>
+      {!isOver && <AskToNotify />}
       {task.kind === 'skin' && (
         <div className="flex flex-wrap items-center gap-3">
           <span className="text-xl">Touch it:</span>
@@ -166,6 +169,21 @@ export function WaitNow(props: FaceProps) {
         </>
       )}
     </>
+  );
+}
+
+/** Where another page may be in front of the bench when it is over. */
+function AskToNotify() {
+  const [isAsked, setIsAsked] = useState(!mayAskToNotify());
+  if (isAsked) return null;
+  return (
+    <button
+      type="button"
+      className="btn btn-secondary btn-lg"
+      onClick={() => void Notification.requestPermission().then(() => setIsAsked(true))}
+    >
+      Notify me when it is over
+    </button>
   );
 }
 

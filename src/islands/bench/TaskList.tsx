@@ -1,4 +1,4 @@
-import { Check, Circle, CircleDot, Hourglass, Lock } from 'lucide-react';
+import { Check, Circle, CircleDot, Hourglass, Lock, Minus } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import type { RoomRead, TaskState } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
@@ -156,7 +156,17 @@ function TaskItem({ task, name, counted, isHere, onLook }: ItemProps) {
   const weightG = task.actualG ?? task.targetG;
   const isDone = task.doneAt !== null;
   const isLocked = !isDone && task.unmet.length > 0;
-  const Icon = isDone ? Check : isWait(task) ? Hourglass : isHere ? CircleDot : isLocked ? Lock : Circle;
+  const Icon = task.isLeftOut
+    ? Minus
+    : isDone
+      ? Check
+      : isWait(task)
+        ? Hourglass
+        : isHere
+          ? CircleDot
+          : isLocked
+            ? Lock
+            : Circle;
   return (
     <li>
       <button
@@ -190,7 +200,7 @@ function TaskItem({ task, name, counted, isHere, onLook }: ItemProps) {
                 : showMass(weightG, showing)}
           </span>
         )}
-        {isWait(task) && task.toS > task.fromS && (
+        {isWait(task) && !task.isLeftOut && task.toS > task.fromS && (
           <span className="text-sm whitespace-nowrap">
             {lengthWords(task.toS - task.fromS, showing.locale)}
           </span>

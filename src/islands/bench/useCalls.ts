@@ -63,8 +63,7 @@ export function useCalls(waits: readonly WaitCall[], said: string, isOpen: boole
       setSilent(rings);
       if (!rings) {
         ring();
-        if ('Notification' in window && Notification.permission === 'default')
-          void Notification.requestPermission();
+        if (mayAskToNotify()) void Notification.requestPermission();
       }
     },
     toggleSpeaks() {
@@ -82,6 +81,11 @@ const calledKey = (runId: string) => `tallow.called.${runId}`;
 /** The waits of a run that were called, whichever page called them. */
 function calledOf(runId: string): string[] {
   return (localStorage.getItem(calledKey(runId)) ?? '').split(' ');
+}
+
+/** This browser has notifications, and nobody has said yet whether they are wanted. */
+export function mayAskToNotify(): boolean {
+  return 'Notification' in window && Notification.permission === 'default';
 }
 
 function say(words: string): void {

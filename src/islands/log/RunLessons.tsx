@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
+import type { OfferedLesson } from '../../core/run/lessons';
 import { keepWords, lessonWords } from '../../words/en/run/lessonWords';
 import { callApi } from '../shared/api';
 import { useShowing, withShowing } from '../shared/showing';
-import { type Kept, keepLesson, type OfferedLesson } from './keepLesson';
+import { type Kept, keepLesson } from './keepLesson';
 
 interface Props {
   runId: string;

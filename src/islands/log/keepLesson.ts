@@ -4,22 +4,18 @@ import type { Plan } from '../../core/plan/plan';
 import type { StoredPlan } from '../../core/plan/storedPlan';
 import { fail, ok, type Result } from '../../core/result';
 import { doseText } from '../../core/run/doseText';
+import { keptLoss } from '../../core/run/keptLoss';
 import type { Lesson } from '../../core/run/lessons';
 import { parseQuantity } from '../../core/units/parseQuantity';
 import { callApi } from '../shared/api';
 import { changeTaught, withLesson } from '../shared/changeTaught';
 import type { StoredItem } from '../shared/saveQueue';
 
-/** A lesson, and whether what it is about was taught it already. */
-export type OfferedLesson = Lesson & { isKept: boolean };
-
 /** What was kept, and the way back. */
 export interface Kept {
   undo(): Promise<Result<null, string>>;
 }
 
-/** The loss in a jug is kept to a thousandth. */
-const LOSS_PARTS = 1000;
 /** So many readings of a bottle are kept, the newest. */
 const MOST_READINGS = 200;
 
@@ -63,7 +59,7 @@ export async function keepLesson(runId: string, lesson: Lesson): Promise<Result<
     case 'loss': {
       const set = (jugLossFraction: number) =>
         changeItem<HouseChoices>('/api/house-rules', (item) => ({ ...item, jugLossFraction }));
-      const saved = await set(Math.round(lesson.fraction * LOSS_PARTS) / LOSS_PARTS);
+      const saved = await set(keptLoss(lesson.fraction));
       return saved.success ? ok({ undo: () => asNothing(set(saved.data.jugLossFraction)) }) : saved;
     }
   }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Run } from '../../core/run/run';
 import { callApi } from '../shared/api';
 import { withShowing } from '../shared/showing';
+import { forgetRehearsal, keptRehearsal, type UnderWay } from './keptRehearsal';
 import { RehearsalSetup } from './RehearsalSetup';
 import { Rehearsing } from './Rehearsing';
 import type { Setup } from './setup';
@@ -13,7 +14,7 @@ interface Props {
 
 /** A batch made with instruments that are not there: set up, made, and told what would have come of it. */
 function Rehearsal({ start }: Props) {
-  const [going, setGoing] = useState<{ run: Run; setup: Setup } | null>(null);
+  const [going, setGoing] = useState<UnderWay | null>(() => keptRehearsal(start));
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
 
@@ -31,10 +32,17 @@ function Rehearsal({ start }: Props) {
       }
       ({ snapshot } = answer.data);
     }
+    const atMs = Date.now();
+    const startedAt = new Date(atMs).toISOString();
     setGoing({
-      run: { ...start, snapshot, id: `rehearsal-${Date.now()}`, startedAt: new Date().toISOString() },
-      setup,
+      run: { ...start, snapshot, id: `rehearsal-${atMs}`, startedAt },
+      ...{ setup, happened: [], atMs },
     });
+  }
+
+  function again() {
+    forgetRehearsal(start.planId);
+    setGoing(null);
   }
 
   if (!going)
@@ -44,7 +52,7 @@ function Rehearsal({ start }: Props) {
         <TrialForm run={start} />
       </div>
     );
-  return <Rehearsing key={going.run.id} {...going} onAgain={() => setGoing(null)} />;
+  return <Rehearsing key={going.run.id} start={going} onAgain={again} />;
 }
 
 export default withShowing(Rehearsal);

@@ -1,4 +1,4 @@
-import { type ReactNode, useMemo, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
 import { placeDare } from '../../core/rehearsal/dares';
 import { type Mishap, placeMishaps } from '../../core/rehearsal/mishaps';
 import { progress } from '../../core/run/progress';
@@ -9,13 +9,13 @@ import { clockTime } from '../../words/en/run/onwardWords';
 import { Bench } from '../bench/Bench';
 import { type BenchSeen, type BenchWorld, InWorld } from '../bench/benchWorld';
 import { useShowing } from '../shared/showing';
+import { keepRehearsal, type UnderWay } from './keptRehearsal';
 import { RehearsalReport } from './RehearsalReport';
 import type { Setup } from './setup';
 import { type FastClock, useFastClock } from './useFastClock';
 
 interface Props {
-  run: Run;
-  setup: Setup;
+  start: UnderWay;
   onAgain(): void;
 }
 
@@ -23,8 +23,8 @@ interface Props {
 const SOON_MS = 3000;
 
 /** The bench of a rehearsal: its clock runs fast while hands only wait, and what goes wrong happens by itself. */
-export function Rehearsing({ run: start, setup, onAgain }: Props) {
-  const clock = useFastClock();
+export function Rehearsing({ start: { run: start, setup, happened: before, atMs }, onAgain }: Props) {
+  const clock = useFastClock(atMs);
   const mishaps = useMemo(
     () => placeMishaps(start.snapshot.tasks, setup.mishaps, setup.seed),
     [start, setup],
@@ -38,7 +38,7 @@ export function Rehearsing({ run: start, setup, onAgain }: Props) {
   const [isDared, setIsDared] = useState(false);
   /** With what really went wrong until then. */
   const [ended, setEnded] = useState<{ run: Run; mishaps: Mishap[] } | null>(null);
-  const happened = useRef(new Set<Mishap>());
+  const happened = useRef(new Set(mishaps.filter(({ kind }) => before.includes(kind))));
   const last = useRef<Run>(start);
 
   const { now, face, run: runClock, putOn } = clock;
@@ -71,6 +71,16 @@ export function Rehearsing({ run: start, setup, onAgain }: Props) {
       },
     };
   }, [now, face, runClock, putOn, dare, mishaps, setup, start]);
+
+  useEffect(() => {
+    const keep = () =>
+      keepRehearsal({
+        ...{ run: last.current, setup, atMs: now() },
+        happened: [...happened.current].map(({ kind }) => kind),
+      });
+    window.addEventListener('pagehide', keep);
+    return () => window.removeEventListener('pagehide', keep);
+  }, [setup, now]);
 
   if (ended) return <RehearsalReport {...ended} setup={setup} onAgain={onAgain} />;
   return (

@@ -9,11 +9,9 @@ export interface FastClock {
   putOn(ms: number): void;
 }
 
-export function useFastClock(): FastClock {
-  const [face, setFace] = useState<ClockFace>(() => {
-    const nowMs = Date.now();
-    return { atMs: nowMs, realMs: nowMs, speed: 1 };
-  });
+/** @param atMs what it shows at first */
+export function useFastClock(atMs: number): FastClock {
+  const [face, setFace] = useState<ClockFace>(() => ({ atMs, realMs: Date.now(), speed: 1 }));
   const shown = useRef(face);
   const set = useCallback((next: ClockFace) => {
     shown.current = next;

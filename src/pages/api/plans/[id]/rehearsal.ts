@@ -1,5 +1,5 @@
 import { endpoint, param } from '../../../../server/endpoint';
-import { rehearsalOf } from '../../../../server/runs';
+import { rehearsalOf } from '../../../../server/rehearsals';
 import { workshop } from '../../../../server/workshop';
 
 /** A run of the plan that is made nowhere; with `?jugs=smallest` as if there were only the smallest jug. */
