@@ -1,5 +1,6 @@
 import type { Bond } from '../heat/bond';
 import { heatOfRound, heatOnward, pouredAtMs } from '../run/heatOnward';
+import { jugThenC } from '../run/jugThen';
 import { lastDone } from '../run/lastDone';
 import { type OverLimit, overLimits } from '../run/overLimits';
 import { isWaitedFor, type Progress, progress, type TaskState } from '../run/progress';
@@ -107,14 +108,7 @@ function pouredC(run: Run, so: Progress, heat: HeatCase, round: number): number[
     const until = run.events.findIndex(({ event }) => event.kind === 'done' && event.taskId === pour?.id);
     const before = { ...run, events: run.events.slice(0, until) };
     const jug = heatOnward(before, atMs).jugs.find(({ pourTaskId }) => pourTaskId === pour?.id);
-    if (!jug) return layer?.atC ?? 0;
-    const passedS = (atMs - jug.fromMs) / 1000;
-    const { curve } = jug.forecast;
-    const next = curve.findIndex(({ timeS }) => timeS >= passedS);
-    const [from, to] = [curve[next - 1], curve[next]];
-    if (!from || !to) return (next === 0 ? curve[0] : curve.at(-1))?.tempC.middle ?? jug.forecast.lastC;
-    const share = (passedS - from.timeS) / (to.timeS - from.timeS);
-    return from.tempC.middle + (to.tempC.middle - from.tempC.middle) * share;
+    return jug ? jugThenC(jug, atMs) : (layer?.atC ?? 0);
   });
 }
 

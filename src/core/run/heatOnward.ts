@@ -1,4 +1,5 @@
 import { substanceOf, tooThickC } from '../heat/substanceOf';
+import type { Reading } from '../heat/taught';
 import { scaleByTouch } from '../heat/teach';
 import { NOMINAL } from '../schedule/factors';
 import { forecastJug, type JugForecast } from '../schedule/forecastJug';
@@ -189,6 +190,20 @@ function touchedScale(
   return null;
 }
 
+/** A jug that reads so much more than it did has been warmed, K: no thermometer is that far off from one reading to the next. */
+const WARMED_K = 3;
+
+/** What was read since a jug was warmed last. */
+function sinceWarmed(readings: readonly Reading[]): Reading[] {
+  let [from, leastC] = [0, Infinity];
+  for (const [place, { tempC }] of readings.entries()) {
+    const isRising = from > 0 && place - 1 === from && tempC > (readings[from]?.tempC ?? tempC);
+    if (tempC > leastC + WARMED_K || isRising) [from, leastC] = [place, tempC];
+    else leastC = Math.min(leastC, tempC);
+  }
+  return readings.slice(from);
+}
+
 function jugOnward(run: RunSoFar, so: Progress, heat: HeatCase, melt: TaskState): JugOnward | null {
   if (melt.kind !== 'melt' || melt.doneAt === null) return null;
   const { sheet, rules } = run.snapshot;
@@ -212,7 +227,7 @@ function jugOnward(run: RunSoFar, so: Progress, heat: HeatCase, melt: TaskState)
     .filter(({ taskId }) => taskId === melt.id)
     .map(({ at, tempC }) => ({ timeS: (Date.parse(at) - meltedMs) / 1000, tempC }))
     .filter(({ timeS }, place, all) => place === 0 || timeS > (all[place - 1]?.timeS ?? 0));
-  const readings = read.length > 0 ? read : [{ timeS: 0, tempC: melt.melt?.endC ?? next.tempC }];
+  const readings = read.length > 0 ? sinceWarmed(read) : [{ timeS: 0, tempC: melt.melt?.endC ?? next.tempC }];
   const thickC = tooThickC(pour.base);
   return {
     taskId: melt.id,

@@ -15,6 +15,7 @@ import {
 } from '../../../tests/support/scriptedMaker';
 import { checkEvent } from './checkEvent';
 import { heatOnward } from './heatOnward';
+import { rewarmedC } from './jugThen';
 import type { RunEvent } from './run';
 import { slimSheet } from './snapshot';
 
@@ -89,6 +90,21 @@ test('a pour that is too late is told so, with the heat that joins it after all'
   const [window] = bench.see().windows;
   assert.ok(window && window.closesMs < bench.now());
   assert.ok(window.rewarmC && window.rewarmC.fromC > 52 && window.rewarmC.toC <= 66);
+  const { fromC } = window.rewarmC;
+  const jug = () =>
+    heatOnward(bench.run(), bench.now()).jugs.find(({ pourTaskId }) => pourTaskId === window.pourTaskId);
+  const warm = () => rewarmedC(window, jug(), bench.now());
+  assert.equal(warm(), null);
+  const read = (tempC: number) => {
+    bench.wait(0.5 * MIN);
+    bench.event({ kind: 'measured', taskId: 'r1/B/l1/melt', tempC });
+  };
+  // Read cold, then on its way up and again: only what came after it was warmed tells how it cools.
+  for (const tempC of [47, fromC - 2, fromC + 1, fromC + 3]) read(tempC);
+  assert.ok(Math.abs((warm() ?? 0) - fromC - 3) < 0.5, `${warm()}`);
+  assert.ok((jug()?.forecast.scale ?? 0) < 2);
+  bench.wait(30 * MIN);
+  assert.equal(warm(), null);
 });
 
 test('ten minutes at the telephone make all that follows ten minutes later, and nothing that is done', () => {

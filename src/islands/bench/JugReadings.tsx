@@ -1,5 +1,6 @@
 import { lazy, type SubmitEvent, Suspense, useEffect, useState } from 'react';
 import type { JugOnward } from '../../core/run/heatOnward';
+import type { PourWindow } from '../../core/run/onward';
 import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
 import { parseFigure } from '../../core/units/parseFigure';
@@ -24,6 +25,8 @@ const toF = (tempC: number) => tempC * 1.8 + 32;
 
 interface Props {
   jug: JugOnward;
+  /** What its pour has to be rewarmed to, where that is too late. */
+  rewarmC: PourWindow['rewarmC'];
   name: string;
   nowMs: number;
   readings: readonly JugReading[];
@@ -34,7 +37,7 @@ interface Props {
 }
 
 /** A jug that cools: what it is thought to do, and a reading of the thermometer in it. */
-export function JugReadings({ jug, name, nowMs, readings, ceilingC, thermometer, onEvent }: Props) {
+export function JugReadings({ jug, rewarmC, name, nowMs, readings, ceilingC, thermometer, onEvent }: Props) {
   const showing = useShowing();
   const [text, setText] = useState('');
   const [asked, setAsked] = useState(false);
@@ -75,7 +78,7 @@ export function JugReadings({ jug, name, nowMs, readings, ceilingC, thermometer,
       <p className="text-xl" data-testid="jug">
         <strong>{name}</strong>
         {jug.isRead && <>, at {showTemperature(jug.forecast.lastC, showing, 1)} when it was read</>}.{' '}
-        {jugWords(jug, nowMs, showing)}
+        {jugWords(jug, rewarmC, nowMs, showing)}
       </p>
       {lastC !== null && ceilingC !== null && lastC > ceilingC && (
         <p role="alert" className="text-error text-2xl font-semibold">

@@ -1,6 +1,8 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { ceiling } from '../../core/materials/defaults';
 import type { Sheet } from '../../core/plan/sheet';
+import type { JugOnward } from '../../core/run/heatOnward';
+import { rewarmedC } from '../../core/run/jugThen';
 import { mayLeavePourOut } from '../../core/run/leftOut';
 import type { PourWindow } from '../../core/run/onward';
 import type { TaskState } from '../../core/run/progress';
@@ -31,11 +33,19 @@ const STATE_LOOKS: Record<WindowSaid['state'], string> = {
 export function PourMoment(props: FaceProps) {
   const { task, seen } = props;
   const window = seen.windows.find(({ pourTaskId }) => pourTaskId === task.id);
+  const isLate = window !== undefined && window.closesMs < seen.nowMs;
   return (
     <>
-      {window && <WindowNow window={window} nowMs={seen.nowMs} />}
-      <Jugs {...props} pourTaskId={task.id} />
-      {window && window.closesMs < seen.nowMs && <LeaveOut {...props} />}
+      {window && (
+        <WindowNow
+          window={window}
+          jug={seen.heat?.jugs.find(({ pourTaskId }) => pourTaskId === task.id)}
+          nowMs={seen.nowMs}
+        >
+          {isLate && <LeaveOut {...props} />}
+        </WindowNow>
+      )}
+      <Jugs {...props} pourTaskId={task.id} rewarmC={isLate ? window.rewarmC : null} />
     </>
   );
 }
@@ -47,7 +57,7 @@ function LeaveOut({ task, tasks, sending, onTick }: FaceProps) {
   return (
     <button
       type="button"
-      className="btn btn-secondary btn-lg my-2"
+      className="btn btn-secondary btn-lg ml-auto"
       disabled={sending}
       onClick={() => onTick({ kind: 'left-out', taskId: task.id })}
     >
@@ -56,9 +66,26 @@ function LeaveOut({ task, tasks, sending, onTick }: FaceProps) {
   );
 }
 
-function WindowNow({ window, nowMs }: { window: PourWindow; nowMs: number }) {
+function WindowNow({
+  window,
+  jug,
+  nowMs,
+  children,
+}: {
+  window: PourWindow;
+  /** What it is poured from. */
+  jug: JugOnward | undefined;
+  nowMs: number;
+  /** What can be done in it besides. */
+  children: ReactNode;
+}) {
   const showing = useShowing();
-  const { state, title, untilMs, sentence } = windowWords(window, nowMs, showing);
+  const { state, title, untilMs, sentence } = windowWords(
+    window,
+    rewarmedC(window, jug, nowMs),
+    nowMs,
+    showing,
+  );
   return (
     <div
       data-state={state}
@@ -70,6 +97,7 @@ function WindowNow({ window, nowMs }: { window: PourWindow; nowMs: number }) {
       {untilMs !== null && (
         <span className="font-mono text-4xl font-semibold">{countdown(untilMs - nowMs)}</span>
       )}
+      {children}
       <span className="w-full text-xl">{sentence}</span>
     </div>
   );
@@ -82,8 +110,9 @@ function Jugs({
   readings,
   thermometer,
   pourTaskId,
+  rewarmC,
   onTick,
-}: FaceProps & { pourTaskId: string }) {
+}: FaceProps & { pourTaskId: string; rewarmC: PourWindow['rewarmC'] }) {
   const { sheet } = run.snapshot;
   return seen.heat?.jugs
     .filter((jug) => jug.pourTaskId === pourTaskId)
@@ -93,6 +122,7 @@ function Jugs({
         <JugReadings
           key={jug.taskId}
           jug={jug}
+          rewarmC={rewarmC}
           name={jugName(melt, sheet)}
           nowMs={seen.nowMs}
           readings={readings.filter(({ taskId }) => taskId === jug.taskId)}
@@ -165,7 +195,7 @@ export function WaitNow(props: FaceProps) {
       {task.kind === 'cool' && pour && (
         <>
           <p className="quiet text-xl">It is for {taskName(pour, sheet)}.</p>
-          <Jugs {...props} pourTaskId={pour.id} />
+          <Jugs {...props} pourTaskId={pour.id} rewarmC={null} />
         </>
       )}
     </>

@@ -26,35 +26,37 @@ export function Waits({ sheet, seen, at, calls, scale, onLook }: Props) {
   return (
     <section className="plate flex-none px-3 py-1" aria-label="Waits">
       <OtherRuns seen={seen} />
-      <div className="flex min-h-16 items-center gap-2 overflow-x-auto">
-        {waits.map((wait) => {
-          const isOver = wait.toMs <= nowMs;
-          const share = Math.min(
-            1,
-            Math.max(0, (nowMs - wait.fromMs) / Math.max(1, wait.toMs - wait.fromMs)),
-          );
-          return (
-            <button
-              key={wait.id}
-              type="button"
-              data-wait={wait.id}
-              aria-current={wait.id === at ? 'step' : undefined}
-              className={`relative flex min-h-14 flex-none cursor-pointer flex-col items-start justify-center overflow-hidden rounded-lg border-2 px-3 ${isOver ? 'live border-primary' : 'border-base-300'}`}
-              onClick={() => onLook(wait.id)}
-            >
-              <span className="text-sm leading-tight">{waitWords(wait, sheet, isOver)}</span>
-              <span className="font-mono text-2xl leading-none font-semibold">
-                {isOver ? `${countdown(nowMs - wait.toMs)} ago` : countdown(wait.toMs - nowMs)}
-              </span>
-              <span
-                aria-hidden="true"
-                className="bg-primary absolute bottom-0 left-0 h-1"
-                style={{ width: `${(share * 100).toFixed(1)}%` }}
-              />
-            </button>
-          );
-        })}
-        <p className="min-w-0 flex-1 px-1 leading-tight">
+      <div className="flex min-h-16 items-center gap-2">
+        <div className="flex min-w-0 gap-2 overflow-x-auto">
+          {waits.map((wait) => {
+            const isOver = wait.toMs <= nowMs;
+            const share = Math.min(
+              1,
+              Math.max(0, (nowMs - wait.fromMs) / Math.max(1, wait.toMs - wait.fromMs)),
+            );
+            return (
+              <button
+                key={wait.id}
+                type="button"
+                data-wait={wait.id}
+                aria-current={wait.id === at ? 'step' : undefined}
+                className={`relative flex min-h-14 flex-none cursor-pointer flex-col items-start justify-center overflow-hidden rounded-lg border-2 px-3 ${isOver ? 'live border-primary' : 'border-base-300'}`}
+                onClick={() => onLook(wait.id)}
+              >
+                <span className="text-sm leading-tight">{waitWords(wait, sheet, isOver)}</span>
+                <span className="font-mono text-xl leading-none font-semibold">
+                  {isOver ? `${countdown(nowMs - wait.toMs)} ago` : countdown(wait.toMs - nowMs)}
+                </span>
+                <span
+                  aria-hidden="true"
+                  className="bg-primary absolute bottom-0 left-0 h-1"
+                  style={{ width: `${(share * 100).toFixed(1)}%` }}
+                />
+              </button>
+            );
+          })}
+        </div>
+        <p className="min-w-36 flex-1 px-1 leading-tight">
           {asked && (
             <>
               <span className="quiet block truncate text-sm">
@@ -65,7 +67,7 @@ export function Waits({ sheet, seen, at, calls, scale, onLook }: Props) {
           )}
         </p>
         {outMs !== null && (
-          <p className="flex-none px-1 text-right leading-tight">
+          <p className={`flex-none px-1 text-right leading-tight ${waits.length > 1 ? 'max-xl:hidden' : ''}`}>
             <span className="quiet block text-sm">Bars out about</span>
             <strong className="text-lg">{clockTime(outMs, locale)}</strong>
           </p>

@@ -74,7 +74,7 @@ export const CHOICES: {
       'What bars are written on with. Each ends in a letter by which a wrong digit is found. Runs that have begun keep theirs.',
     options: {
       day: 'The day and its run: 261128-2K',
-      year: 'The year and its run, shorter, and without the day: 26-14B',
+      year: 'The year and its run, shorter: 26-14B',
     },
   },
   units: {

@@ -58,9 +58,18 @@ export interface WindowSaid {
 
 export function windowWords(
   { opensMs, closesMs, rewarmC }: PourWindow,
+  /** As warm as its jug is again, where it was rewarmed for it. */
+  rewarmedC: number | null,
   nowMs: number,
   showing: Showing,
 ): WindowSaid {
+  if (rewarmedC !== null)
+    return {
+      state: 'open',
+      title: 'Now',
+      untilMs: null,
+      sentence: `Late, but at ${showTemperature(rewarmedC, showing)} it melts into the layer below and joins it.`,
+    };
   if (nowMs < opensMs)
     return {
       state: 'early',
@@ -75,7 +84,7 @@ export function windowWords(
       title: 'Late',
       untilMs: null,
       sentence: rewarmC
-        ? `As it is, it no longer joins. Rewarm the jug to ${showTemperature(rewarmC.fromC, showing)} to ${showTemperature(rewarmC.toC, showing)}, or score the layer below and spritz it.`
+        ? `As it is, it no longer joins. Rewarm the jug to ${rewarmWords(rewarmC, showing)} and read it, or score the layer below and spritz it.`
         : 'As it is, it no longer joins, and no heat helps. Score the layer below and spritz it, or let them be two.',
     };
   const isSoon = closesMs - nowMs < HURRY_MS;
@@ -87,9 +96,15 @@ export function windowWords(
   };
 }
 
+function rewarmWords({ fromC, toC }: NonNullable<PourWindow['rewarmC']>, showing: Showing): string {
+  return `${showTemperature(fromC, showing)} to ${showTemperature(toC, showing)}`;
+}
+
 /** How warm a jug is thought to be, and when it may be poured. */
 export function jugWords(
   { atC, tooThickC, fromMs, forecast, isRead }: JugOnward,
+  /** What its pour has to be rewarmed to, where that is too late. */
+  rewarmC: PourWindow['rewarmC'],
   nowMs: number,
   showing: Showing,
 ): string {
@@ -106,7 +121,7 @@ export function jugWords(
     return `At ${showTemperature(atC, showing)} in ${countdown(readyMs - nowMs)}, between ${clockTime(low, showing.locale)} and ${clockTime(high, showing.locale)}, ${by}.`;
   }
   if (thickMs !== null && nowMs > thickMs)
-    return `Below ${showTemperature(tooThickC, showing)} it is too thick to pour, ${by}: rewarm it to ${showTemperature(atC, showing)}.`;
+    return `Below ${showTemperature(tooThickC, showing)} it is too thick to pour, ${by}: rewarm it to ${rewarmC ? rewarmWords(rewarmC, showing) : showTemperature(atC, showing)}.`;
   return thickMs === null
     ? `Down to ${showTemperature(atC, showing)}, ${by}.`
     : `Down to ${showTemperature(atC, showing)}, ${by}; too thick in ${lengthWords((thickMs - nowMs) / 1000, showing.locale)}.`;
