@@ -1,4 +1,13 @@
-import { BookOpenText, Box, FlaskConical, House, ListChecks, Scale, SquareStack } from 'lucide-react';
+import {
+  BookOpenText,
+  Box,
+  FlaskConical,
+  House,
+  Library,
+  ListChecks,
+  Scale,
+  SquareStack,
+} from 'lucide-react';
 
 /** The stations that exist, in the order of the work. */
 export const STATIONS = [
@@ -7,6 +16,7 @@ export const STATIONS = [
   { name: 'Molds', href: '/molds', icon: Box },
   { name: 'Shelf', href: '/shelf', icon: FlaskConical },
   { name: 'Bench', href: '/bench', icon: Scale },
+  { name: 'Rack', href: '/rack', icon: Library },
   { name: 'Logbook', href: '/log', icon: BookOpenText },
   { name: 'House rules', href: '/house-rules', icon: ListChecks },
 ] as const;

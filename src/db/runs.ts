@@ -83,6 +83,11 @@ function statementsOf(db: Database.Database) {
       `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
      ORDER BY ended_at DESC, id LIMIT ?`,
     ),
+    onRack: db.prepare<[], RunRow>(
+      `SELECT ${COLUMNS} FROM runs WHERE on_rack = 1 AND ended = 'finished' AND ${isShown('run', 'runs.id')}
+       ORDER BY ended_at, id`,
+    ),
+    setOnRack: db.prepare<[number, string]>('UPDATE runs SET on_rack = ? WHERE id = ?'),
     ofPlan: db.prepare<[string], { total: number }>('SELECT count(*) AS total FROM runs WHERE plan_id = ?'),
     codes: db.prepare<[string, string], { total: number }>(
       'SELECT count(*) AS total FROM runs WHERE code >= ? AND code < ?',
@@ -214,6 +219,14 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     countOfPlan: (planId: string): number => sql.ofPlan.get(planId)?.total ?? 0,
     /** The last finished runs in a mold. */
     ofMold: (moldId: string, limit: number): Run[] => readable(sql.ofMold.all(moldId, limit).map(runs.read)),
+    /** Finished runs with bars that still have to be cut, wrapped or looked at, the first finished first. */
+    onRack(): Page<Run> {
+      const rows = sql.onRack.all();
+      return page(rows, rows.length);
+    },
+    setOnRack(id: string, isOnRack: boolean): void {
+      sql.setOnRack.run(isOnRack ? 1 : 0, id);
+    },
     /** The shapes that are written today. */
     shapes: () => ({ snapshot: runs.shape(), event: EVENT_SHAPE }),
     /** The snapshot of a run from its text. */

@@ -79,6 +79,7 @@ export const OPEN_ROWS = {
     plan_name: text,
     note: text,
     words: text,
+    on_rack: z.int().min(0).max(1).default(0),
   }),
   run_events: z.strictObject({
     run_id: id,

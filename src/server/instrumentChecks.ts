@@ -1,3 +1,4 @@
+import { bestScale } from '../core/checks/scaleFit';
 import type { InstrumentCheck } from '../core/run/instrumentCheck';
 import { lastCheckBefore } from '../core/run/instrumentCheck';
 import type { Quantity } from '../core/run/keptReadings';
@@ -33,24 +34,31 @@ export function addInstrumentCheck(
 export interface InstrumentOfRun {
   instrument: string;
   quantity: Quantity;
+  /** Nobody said so: a weight was typed, and of the house's scales this one reads it best. */
+  isAssumed: boolean;
   check: InstrumentCheck | null;
 }
 
 export function instrumentsOfRun({ instrumentChecks, readings }: Workshop, run: Run): InstrumentOfRun[] {
-  const lastUsed = new Map<string, { instrument: string; quantity: Quantity; at: string }>();
-  const use = (instrument: string, quantity: Quantity, at: string) => {
-    const key = `${quantity} ${instrument}`;
+  const lastUsed = new Map<string, Omit<InstrumentOfRun, 'check'> & { at: string }>();
+  const use = (instrument: string, quantity: Quantity, at: string, isAssumed = false) => {
+    const key = `${quantity} ${isAssumed} ${instrument}`;
     const before = lastUsed.get(key)?.at ?? '';
-    if (at > before) lastUsed.set(key, { instrument, quantity, at });
+    if (at > before) lastUsed.set(key, { instrument, quantity, isAssumed, at });
   };
-  for (const { source, occurredAt, event } of run.events)
+  for (const { source, occurredAt, event } of run.events) {
     if (source.instrumentId)
       use(source.instrumentId, event.kind === 'measured' ? 'temperature' : 'mass', occurredAt);
+    else if (event.kind === 'weighed' || event.kind === 'added' || event.kind === 'corrected') {
+      const scale = bestScale(run.snapshot.rules.scales, event.massG);
+      if (scale) use(scale.name, 'mass', occurredAt, true);
+    }
+  }
   for (const { instrument, quantity, points } of readings.ofRun(run.id))
     use(instrument, quantity, new Date(points.at(-1)?.atMs ?? 0).toISOString());
   const checks = instrumentChecks.latest();
-  return [...lastUsed.values()].map(({ instrument, quantity, at }) => ({
-    ...{ instrument, quantity },
-    check: lastCheckBefore(checks, instrument, quantity, at),
+  return [...lastUsed.values()].map(({ at, ...used }) => ({
+    ...used,
+    check: lastCheckBefore(checks, used.instrument, used.quantity, at),
   }));
 }

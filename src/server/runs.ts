@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
+import { roundsOnRack } from '../core/rack/roundsOnRack';
 import { batchCode, batchPrefix } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
-import { withEvent } from '../core/run/progress';
+import { progress, withEvent } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
 import { explainRunFault } from '../words/en/run/runFaults';
 import { tellChange } from './changes';
@@ -102,6 +103,8 @@ export function recordEvent(
     stockFollows(workshop, after, event);
     if (event.kind === 'finished' || event.kind === 'abandoned')
       workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);
+    const so = progress(after);
+    if (so.ended) workshop.runs.setOnRack(runId, roundsOnRack(after, so, Date.parse(recordedAt)).length > 0);
     return after;
   });
   const run = record.immediate();

@@ -2,7 +2,7 @@ import { allFindings } from '../core/checks/allFindings';
 import type { CheckContext, Finding } from '../core/checks/finding';
 import { hasStop } from '../core/checks/review';
 import { hasMold } from '../core/molds/noMold';
-import type { Plan } from '../core/plan/plan';
+import type { Plan, PlanFile } from '../core/plan/plan';
 import type { Sheet } from '../core/plan/sheet';
 import { type Snapshot, slimRules, slimSheet } from '../core/run/snapshot';
 import { roundsPlaced } from '../core/schedule/schedule';
@@ -28,8 +28,21 @@ export async function snapshotOf(
 ): Promise<{ version: number; revision: number; snapshot: Snapshot }> {
   const { plan: whole, version, revision } = findPlan(workshop, planId);
   const plan = trialPieces === null ? whole : trialOf(whole, trialPieces);
+  const snapshot = await snapshotOfFile(planFileOf(workshop, plan), context);
+  return {
+    ...{ version, revision },
+    snapshot: trialPieces === null ? snapshot : { ...snapshot, isTrial: true },
+  };
+}
+
+/**
+ * What a run of a plan file rests on.
+ *
+ * @throws Problem 409 when the plan has a stop, or takes more rounds than one run
+ */
+export async function snapshotOfFile(file: PlanFile, context: CheckContext): Promise<Snapshot> {
   const { rules } = context;
-  const review = await reviewOf(planFileOf(workshop, plan), context);
+  const review = await reviewOf(file, context);
   const { sheet } = review;
   if (!sheet || hasStop(review.findings)) throw stopped(review.findings);
   if (!hasMold(sheet))
@@ -39,16 +52,11 @@ export async function snapshotOf(
   const pourPlan = await pourPlanOf(sheet, rules);
   const findings = allFindings(review, pourPlan, rules, null);
   return {
-    version,
-    revision,
-    snapshot: {
-      sheet: slimSheet(sheet),
-      rules: slimRules(rules),
-      tasks: pourPlan.tasks,
-      findings,
-      isDerived: false,
-      ...(trialPieces === null ? {} : { isTrial: true }),
-    },
+    sheet: slimSheet(sheet),
+    rules: slimRules(rules),
+    tasks: pourPlan.tasks,
+    findings,
+    isDerived: false,
   };
 }
 

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { DARES } from '../../src/core/rehearsal/dares';
 import type { Run, RunEvent } from '../../src/core/run/run';
 import { BOX, fragrance, planFile } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
@@ -124,4 +125,38 @@ test('a rehearsal: a plan is made with stand-ins, goes wrong as it was asked to,
   await expect.poll(dose).toBe('3 %');
   await taught.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(dose).toBe('2 %');
+});
+
+test('a mistake is practised without a plan of one’s own: poured too hot, a layer breaks through', async ({
+  page,
+  request,
+}) => {
+  for (const dare of DARES) expect((await request.get(`/bench/practice/${dare}`)).status()).toBe(200);
+  for (const none of ['constructor', '%ff', 'too'])
+    expect((await request.get(`/bench/practice/${none}`)).status()).toBeGreaterThanOrEqual(400);
+  await page.clock.install({ time: new Date() });
+  await page.goto('/bench');
+  await page.getByRole('link', { name: /^Pour too hot/ }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const inHand = page.locator('nav [aria-current="step"]');
+  const told = page.getByRole('heading', { name: /would have come out$/ });
+  await expect(inHand).toBeVisible();
+  for (let step = 0; step < 20 && !(await told.isVisible()); step++) {
+    const task = (await inHand.getAttribute('data-task')) ?? '';
+    if (task === 'r1/B/l1/spritz') await expect(page.getByText(/pour it as hot as it is/)).toBeVisible();
+    const target = page.getByTestId('target');
+    if (await target.isVisible())
+      await page.keyboard.type(/[\d.]+/.exec((await target.textContent()) ?? '')?.[0] ?? '');
+    // All in its time, but for what is poured hot.
+    const on = page.getByRole('button', { name: /^On to/ });
+    if (!/spritz|B\/l1\/pour/.test(task) && (await on.isVisible())) await on.click();
+    await expect(async () => {
+      await page.keyboard.press('PageDown');
+      await page.clock.runFor(500);
+      if (!(await told.isVisible())) expect(await inHand.getAttribute('data-task')).not.toBe(task);
+    }).toPass();
+  }
+  await expect(page.locator('[data-bond="broken"]')).toContainText(/B broke through A/);
+  await page.getByRole('link', { name: 'Other mistakes' }).click();
+  await expect(page.getByRole('heading', { name: 'Practise a mistake' })).toBeVisible();
 });

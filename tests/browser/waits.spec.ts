@@ -229,7 +229,7 @@ test('a pour that is late is told so, with its ways out; the task in hand is rea
   await expect(moment).toHaveAttribute('data-state', 'early');
   await page.clock.fastForward(60 * 60_000);
   await expect(moment).toHaveAttribute('data-state', 'late');
-  await expect(moment).toContainText(/Rewarm the jug to \d\d °C to \d\d °C, or score the layer below/);
+  await expect(moment).toContainText(/Rewarm the jug to \d\d °C to \d\d °C and read it, or score/);
   // Or it is left out, and comes back.
   await page.getByRole('button', { name: 'Leave this layer out' }).click();
   await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
@@ -238,6 +238,11 @@ test('a pour that is late is told so, with its ways out; the task in hand is rea
   await expect(page.getByRole('heading', { name: 'B: Pour is left out' })).toBeVisible();
   await page.getByRole('button', { name: 'Put it in after all' }).click();
   await expect(moment).toHaveAttribute('data-state', 'late');
+  // Rewarmed and read, it may be poured after all.
+  await page.getByRole('textbox', { name: 'Thermometer' }).fill('62');
+  await page.getByRole('button', { name: 'Read', exact: true }).click();
+  await expect(moment).toHaveAttribute('data-state', 'open');
+  await expect(moment).toContainText('Late, but at 62 °C it melts into the layer below and joins it.');
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'Unmold' })).toBeVisible();
 

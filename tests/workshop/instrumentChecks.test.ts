@@ -17,6 +17,12 @@ test('a run says what it was read from, and how that stood beside what is known 
   assert.equal(addInstrumentCheck(workshop, first).shown, 100.3);
   assert.equal(problemFrom(() => addInstrumentCheck(workshop, { ...first, shown: 99 })).code, 'id-taken');
   assert.equal(workshop.instrumentChecks.latest().length, 1);
+  const kitchen = { id: 's', name: 'Kitchen scale', stepG: 1, gramsStepG: null, capacityG: 5000 };
+  workshop.scales.insert(kitchen, workshop.now());
+  workshop.scales.insert(
+    { ...kitchen, id: 't', name: 'Pocket scale', stepG: 0.1, capacityG: 200 },
+    workshop.now(),
+  );
   const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
   recordEvent(
     workshop,
@@ -29,6 +35,18 @@ test('a run says what it was read from, and how that stood beside what is known 
   addInstrumentCheck(workshop, scale(99));
   const [only, ...none] = instrumentsOfRun(workshop, findRun(workshop, id));
   assert.deepEqual([only?.instrument, only?.check?.id, none.length], ['bench scale', first.id, 0]);
+  // Nobody says what a typed weight was read from: the scale that reads it best is told as assumed.
+  recordEvent(workshop, id, crypto.randomUUID(), { kind: 'corrected', taskId: 'r1/A/l1/base', massG: 610 });
+  assert.deepEqual(
+    instrumentsOfRun(workshop, findRun(workshop, id)).map(({ instrument, isAssumed }) => [
+      instrument,
+      isAssumed,
+    ]),
+    [
+      ['bench scale', false],
+      ['Kitchen scale', true],
+    ],
+  );
 });
 
 test('a check is told with how far off it was, and which way', () => {

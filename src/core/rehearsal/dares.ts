@@ -4,6 +4,10 @@ import type { ScheduledTask } from '../schedule/scheduledTask';
 export const DARES = ['too-hot', 'too-late', 'dose-first', 'small-jug', 'long-freezer'] as const;
 export type Dare = (typeof DARES)[number];
 
+export function isDare(text: string): text is Dare {
+  return DARES.some((dare) => dare === text);
+}
+
 /** Where a dare is told, and for how long hands are then off, s; 0 where they are not. */
 export interface DareAt {
   taskId: string;
@@ -24,11 +28,15 @@ export function placeDare(dare: Dare, tasks: readonly ScheduledTask[]): DareAt |
     return task ? { taskId: task.id, leaveS } : null;
   };
   const isSkin = (id: string) => tasks.some((task) => task.id === id && task.kind === 'skin');
+  const isOntoSkin = ({ kind, needs }: ScheduledTask) => kind === 'pour' && needs.some(isSkin);
+  /** The layer below is wetted while its jug cools: hands that hurry begin there. */
+  const isBeforeHot = ({ kind, id }: ScheduledTask) =>
+    kind === 'spritz' && tasks.some((task) => isOntoSkin(task) && task.needs.includes(id));
   switch (dare) {
     case 'too-hot':
-      return first(({ kind }) => kind === 'pour');
+      return first(isBeforeHot) ?? first(isOntoSkin) ?? first(({ kind }) => kind === 'pour');
     case 'too-late':
-      return first(({ kind, needs }) => kind === 'pour' && needs.some(isSkin), LATE_S);
+      return first(isOntoSkin, LATE_S);
     case 'dose-first':
       return tasks.some(({ kind }) => kind === 'weigh-dose')
         ? first(({ kind }) => kind === 'weigh-base')

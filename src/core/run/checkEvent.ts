@@ -1,8 +1,18 @@
+import { piecesSeen } from '../inspection/inspection';
 import { fail, ok, type Result } from '../result';
-import { isWait } from '../work/task';
+import { piecesOfRound } from '../work/rounds';
+import { isWait, type TaskKind } from '../work/task';
 import { isTopUp } from './jugBase';
 import { mayBeLeftOut, mayLeavePourOut } from './leftOut';
-import { isEmptied, isInMold, isWaitedFor, type Progress, progress, type TaskState } from './progress';
+import {
+  isAfterwards,
+  isEmptied,
+  isInMold,
+  isWaitedFor,
+  type Progress,
+  progress,
+  type TaskState,
+} from './progress';
 import type { RunEvent, RunSoFar } from './run';
 
 /** Why an event can't follow what has happened. */
@@ -19,12 +29,26 @@ export type RunFault =
   | { code: 'not-done-yet'; taskId: string }
   | { code: 'already-done'; taskId: string }
   | { code: 'already-poured'; taskId: string }
-  | { code: 'tasks-are-open'; open: number };
+  | { code: 'tasks-are-open'; open: number }
+  | { code: 'not-felt'; taskId: string }
+  | { code: 'not-out-yet'; round: number }
+  | { code: 'unknown-round'; round: number }
+  | { code: 'too-many-pieces'; seen: number; made: number }
+  | { code: 'unknown-inspection'; inspectionId: string }
+  | { code: 'inspected-already'; inspectionId: string };
 
 /** Whether an event may follow what has happened so far. */
 export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, RunFault> {
-  const { tasks, ended, touches, readings } = progress(run);
-  if (ended) return fail({ code: 'run-has-ended' });
+  const so = progress(run);
+  const { tasks, ended } = so;
+  if (ended?.kind === 'abandoned' || (ended && !mayFollowFinish(event, tasks)))
+    return fail({ code: 'run-has-ended' });
+  if (event.kind === 'inspected') return checkInspection(event, run, so);
+  if (event.kind === 'withdrawn')
+    return so.inspections.some(({ inspectionId }) => inspectionId === event.inspectionId)
+      ? ok(event)
+      : fail({ code: 'unknown-inspection', inspectionId: event.inspectionId });
+  if (event.kind === 'remarked') return ok(event);
   if (event.kind === 'abandoned' || event.kind === 'room-read') return ok(event);
   if (event.kind === 'finished') {
     const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length;
@@ -41,7 +65,9 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   if (event.kind === 'undone')
     return (isDone && !isEmptied(task)) || isTopUp(task) ? ok(event) : fail({ code: 'not-done-yet', taskId });
   if (event.kind === 'touched' || event.kind === 'measured' || event.kind === 'forgotten')
-    return checkSeen(event, task, tasks, { touches, readings });
+    return checkSeen(event, task, so);
+  if (event.kind === 'felt')
+    return FELT_FOR.has(task.kind) && !isDone ? ok(event) : fail({ code: 'not-felt', taskId });
   if (event.kind === 'added' || event.kind === 'corrected') return checkChange(event, task, tasks);
   if (isWait(task)) return fail({ code: 'is-a-wait', taskId });
   const weighs = task.plannedG !== null;
@@ -55,6 +81,42 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   if (isDone) return fail({ code: 'already-done', taskId });
   if (task.unmet.length > 0) return fail({ code: 'needs-first', taskId, needs: task.unmet });
   return ok(event);
+}
+
+/** What is felt before it is done. */
+const FELT_FOR: ReadonlySet<TaskKind> = new Set(['unmold', 'cut-bars']);
+
+/** What goes on once a run is in the Logbook: its bars are cut, wrapped and looked at, and words come later. */
+function mayFollowFinish(event: RunEvent, tasks: readonly TaskState[]): boolean {
+  switch (event.kind) {
+    case 'inspected':
+    case 'withdrawn':
+    case 'remarked':
+      return true;
+    case 'done':
+    case 'undone':
+    case 'felt':
+    case 'forgotten':
+      return tasks.some((task) => task.id === event.taskId && isAfterwards(task));
+    default:
+      return false;
+  }
+}
+
+/** Looked at are the pieces of a round that is out of its mold, and no more of them than were made. */
+function checkInspection(
+  event: Extract<RunEvent, { kind: 'inspected' }>,
+  { snapshot: { sheet } }: RunSoFar,
+  { tasks, inspections }: Progress,
+): Result<RunEvent, RunFault> {
+  const { round, inspectionId } = event;
+  const unmold = tasks.find((task) => task.kind === 'unmold' && task.round === round);
+  if (!unmold) return fail({ code: 'unknown-round', round });
+  if (unmold.doneAt === null) return fail({ code: 'not-out-yet', round });
+  if (inspections.some((each) => each.inspectionId === inspectionId))
+    return fail({ code: 'inspected-already', inspectionId });
+  const [seen, made] = [piecesSeen(event), Math.ceil(piecesOfRound(sheet, round) - 1e-9)];
+  return seen > made ? fail({ code: 'too-many-pieces', seen, made }) : ok(event);
 }
 
 /** Only what was weighed is added to or corrected, and added to only while it is not in a mold. */
@@ -75,12 +137,11 @@ function checkChange(
 function checkSeen(
   event: Extract<RunEvent, { kind: 'touched' | 'measured' | 'forgotten' }>,
   task: TaskState,
-  tasks: readonly TaskState[],
-  { touches, readings }: Pick<Progress, 'touches' | 'readings'>,
+  { tasks, touches, readings, feels }: Progress,
 ): Result<RunEvent, RunFault> {
   const { taskId } = event;
   if (event.kind === 'forgotten')
-    return [...touches, ...readings].some((each) => each.taskId === taskId)
+    return [...touches, ...readings, ...feels].some((each) => each.taskId === taskId)
       ? ok(event)
       : fail({ code: 'not-done-yet', taskId });
   if (event.kind === 'touched') {

@@ -29,8 +29,14 @@ export function lastCheckBefore(
 ): InstrumentCheck | null {
   return (
     checks
-      .filter((check) => check.instrument === instrument && check.quantity === quantity && check.at <= at)
+      .filter(
+        (check) => isSame(check.instrument, instrument) && check.quantity === quantity && check.at <= at,
+      )
       .toSorted((a, b) => a.at.localeCompare(b.at))
       .at(-1) ?? null
   );
+}
+
+function isSame(a: string, b: string): boolean {
+  return a.trim().toLowerCase() === b.trim().toLowerCase();
 }

@@ -1,9 +1,10 @@
+import type { Inspection } from '../inspection/inspection';
 import type { ScheduledTask } from '../schedule/scheduledTask';
 import { isWait, type TaskKind } from '../work/task';
 import { changed, type Done, partOf, tickedAs, type WeighedPart } from './done';
 import { basesOf, type ExtraBase, extraId, removeExtra, weightsOf, withExtra } from './jugBase';
 import { emptied, tasksOfPour, weighingsOfDose, withoutLeftOut } from './leftOut';
-import type { Fill, RecordedEvent, RunSoFar, Verdict } from './run';
+import type { Feel, Fill, RecordedEvent, RunSoFar, Verdict } from './run';
 
 /** A task and where it stands. */
 export type TaskState = ScheduledTask & {
@@ -38,6 +39,13 @@ export interface JugReading {
   tempC: number;
 }
 
+/** What sets was felt, for the task that takes it out or cuts it. */
+export interface Felt {
+  taskId: string;
+  at: string;
+  how: Feel;
+}
+
 /** The air of a room, humidity as a fraction; null where it was not read. */
 export interface RoomRead {
   at: string;
@@ -52,6 +60,11 @@ export interface Progress {
   /** Touches of skins and readings of jugs, in the order they came. */
   touches: Touch[];
   readings: JugReading[];
+  feels: Felt[];
+  /** As they came, without those that were withdrawn. */
+  inspections: Inspection[];
+  /** Words that came later. */
+  remarks: { at: string; note: string }[];
   /** The air of the room as it was read last; null where nobody read it. */
   room: RoomRead | null;
   ended:
@@ -71,6 +84,11 @@ export interface Progress {
 /** A run is finished once its bars are out of their molds; these may come after it. */
 const AFTERWARDS: ReadonlySet<TaskKind> = new Set(['cut-bars', 'harden', 'wrap', 'wash']);
 
+/** Whether a task may still be done once its run is finished. */
+export function isAfterwards({ kind }: Pick<ScheduledTask, 'kind'>): boolean {
+  return AFTERWARDS.has(kind);
+}
+
 /** Whether a run can only be finished once this is done. */
 export function isWaitedFor(task: Pick<ScheduledTask, 'kind'>): boolean {
   return !isWait(task) && !AFTERWARDS.has(task.kind);
@@ -82,6 +100,9 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const extra: ExtraBase[] = [];
   const touches: Touch[] = [];
   const readings: JugReading[] = [];
+  const feels: Felt[] = [];
+  const inspections: Inspection[] = [];
+  const remarks: Progress['remarks'] = [];
   let room: Progress['room'] = null;
   let ended: Progress['ended'] = null;
   for (const { occurredAt: at, event } of events) {
@@ -122,6 +143,23 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
       case 'forgotten':
         removeLast(touches, event.taskId);
         removeLast(readings, event.taskId);
+        removeLast(feels, event.taskId);
+        break;
+      case 'felt':
+        feels.push({ taskId: event.taskId, at, how: event.how });
+        break;
+      case 'inspected': {
+        const { kind: _, ...said } = event;
+        inspections.push({ ...said, at });
+        break;
+      }
+      case 'withdrawn': {
+        const place = inspections.findIndex(({ inspectionId }) => inspectionId === event.inspectionId);
+        if (place >= 0) inspections.splice(place, 1);
+        break;
+      }
+      case 'remarked':
+        remarks.push({ at, note: event.note });
         break;
       case 'topped-up':
         extra.push({ ofTaskId: event.taskId, massG: event.massG, id: extraId(event.taskId, extra) });
@@ -165,7 +203,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task));
   const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));
   const inHand = open.length === 0 ? null : (toDo.find((task) => task.unmet.length === 0) ?? null);
-  return { tasks, inHand, touches, readings, room, ended };
+  return { tasks, inHand, touches, readings, feels, inspections, remarks, room, ended };
 }
 
 /** With what a thermometer showed of jugs besides, in order of time. */

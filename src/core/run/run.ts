@@ -1,3 +1,4 @@
+import { inspectionSchema } from '../inspection/inspectionSchema';
 import { z } from '../zod';
 import { snapshotSchema } from './snapshot';
 
@@ -11,7 +12,10 @@ const tempC = z.number().min(-30).max(150);
 const id = z.string().min(1).max(64);
 const reason = z.string().max(500);
 
-/** What happens at the bench. Events are only ever added; a mistake is answered by an `undone`. */
+/** What a bar is like in its mold or under the knife: as it should be, still a little warm, soft inside, or it does not come out. */
+export const FEELS = ['firm', 'warm', 'soft', 'stuck'] as const;
+
+/** What happens at the bench and after it. Events are only ever added; a mistake is answered by an `undone`. */
 export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('weighed'),
@@ -72,6 +76,13 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     /** Left out where nobody looked. */
     fill: z.enum(FILLS).optional(),
   }),
+  /** What sets was felt, before it is taken out or cut; the task is the one that it is felt for. */
+  z.strictObject({ kind: z.literal('felt'), taskId, how: z.enum(FEELS) }),
+  z.strictObject({ kind: z.literal('inspected'), ...inspectionSchema.shape }),
+  /** An inspection counts no longer. */
+  z.strictObject({ kind: z.literal('withdrawn'), inspectionId: id }),
+  /** A word that came later. */
+  z.strictObject({ kind: z.literal('remarked'), note: z.string().trim().min(1).max(4000) }),
   z.strictObject({
     kind: z.literal('abandoned'),
     note: z.string().max(4000),
@@ -109,6 +120,7 @@ export const runSchema = z.strictObject({
 });
 
 export type Verdict = (typeof VERDICTS)[number];
+export type Feel = (typeof FEELS)[number];
 export type Fill = (typeof FILLS)[number];
 export type RunEvent = z.infer<typeof runEventSchema>;
 export type EventSource = z.infer<typeof eventSourceSchema>;

@@ -15,6 +15,7 @@ import { tasksOfEntries } from './0013_tasks_of_entries';
 import { runReadings } from './0014_run_readings';
 import { batchCodes } from './0015_batch_codes';
 import { instrumentChecks } from './0016_instrument_checks';
+import { rack } from './0017_rack';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -34,4 +35,5 @@ export const MIGRATIONS: readonly Migration[] = [
   runReadings,
   batchCodes,
   instrumentChecks,
+  rack,
 ];

@@ -38,7 +38,7 @@ export function Bench({ start, stock }: Props) {
   const readings = useMemo(() => withReadings(so, thermometer.readings).readings, [so, thermometer.readings]);
   const others = useOtherRuns(start.id);
   const seen = useOnward(run, so, thermometer.readings, others);
-  useStandInJug(thermometer, seen);
+  useStandInJug(thermometer, seen, so.room?.tempC ?? run.snapshot.sheet.making.room.tempC);
   const lots = useLots(run, tasks, stock, waiting);
   const [lookedAt, setLookedAt] = useState<string | null>(null);
   const task = tasks.find(({ id }) => id === lookedAt) ?? inHand;

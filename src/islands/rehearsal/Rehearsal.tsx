@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import type { Dare } from '../../core/rehearsal/dares';
 import type { Run } from '../../core/run/run';
 import { callApi } from '../shared/api';
 import { withShowing } from '../shared/showing';
 import { forgetRehearsal, keptRehearsal, type UnderWay } from './keptRehearsal';
+import { PracticeSetup } from './PracticeSetup';
 import { RehearsalSetup } from './RehearsalSetup';
 import { Rehearsing } from './Rehearsing';
 import type { Setup } from './setup';
@@ -10,10 +12,12 @@ import { TrialForm } from './TrialForm';
 
 interface Props {
   start: Run;
+  /** The mistake that its plan was made for; left out for a plan of the workshop. */
+  practice?: Dare;
 }
 
 /** A batch made with instruments that are not there: set up, made, and told what would have come of it. */
-function Rehearsal({ start }: Props) {
+function Rehearsal({ start, practice }: Props) {
   const [going, setGoing] = useState<UnderWay | null>(() => keptRehearsal(start));
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -21,7 +25,7 @@ function Rehearsal({ start }: Props) {
   async function begin(setup: Setup) {
     setProblem(null);
     let snapshot = start.snapshot;
-    if (setup.dare === 'small-jug') {
+    if (setup.dare === 'small-jug' && !practice) {
       setBusy(true);
       const path = `/api/plans/${encodeURIComponent(start.planId)}/rehearsal?jugs=smallest`;
       const answer = await callApi<Run>('GET', path);
@@ -45,14 +49,23 @@ function Rehearsal({ start }: Props) {
     setGoing(null);
   }
 
+  const back = practice
+    ? { href: '/bench#practise', label: 'Other mistakes' }
+    : { href: `/plans/${encodeURIComponent(start.planId)}`, label: 'Back to the plan' };
   if (!going)
     return (
       <div className="flex h-full flex-col gap-4 overflow-y-auto p-6">
-        <RehearsalSetup run={start} busy={busy} problem={problem} onBegin={begin} />
-        <TrialForm run={start} />
+        {practice ? (
+          <PracticeSetup dare={practice} back={back} onBegin={begin} />
+        ) : (
+          <>
+            <RehearsalSetup run={start} back={back} busy={busy} problem={problem} onBegin={begin} />
+            <TrialForm run={start} />
+          </>
+        )}
       </div>
     );
-  return <Rehearsing key={going.run.id} start={going} onAgain={again} />;
+  return <Rehearsing key={going.run.id} start={going} back={back} onAgain={again} />;
 }
 
 export default withShowing(Rehearsal);

@@ -12,17 +12,18 @@ import {
 import type { RehearsalAnswer, RehearsalRequest } from '../../workers/rehearsalProtocol';
 import { FindingTitle } from '../shared/FindingTitle';
 import { useShowing } from '../shared/showing';
-import type { Setup } from './setup';
+import type { Setup, Way } from './setup';
 
 interface Props {
   run: Run;
   setup: Setup;
   mishaps: readonly Mishap[];
+  back: Way;
   onAgain(): void;
 }
 
 /** What a rehearsal came to: bond by bond, by limits and time, and what to do otherwise. */
-export function RehearsalReport({ run, setup, mishaps, onAgain }: Props) {
+export function RehearsalReport({ run, setup, mishaps, back, onAgain }: Props) {
   const told = useRehearsed(run, mishaps);
   return (
     <div className="h-full overflow-y-auto p-6">
@@ -43,8 +44,8 @@ export function RehearsalReport({ run, setup, mishaps, onAgain }: Props) {
           <button type="button" className="btn btn-primary btn-lg" onClick={onAgain}>
             Rehearse it again
           </button>
-          <a className="btn btn-secondary btn-lg" href={`/plans/${encodeURIComponent(run.planId)}`}>
-            Back to the plan
+          <a className="btn btn-secondary btn-lg" href={back.href}>
+            {back.label}
           </a>
         </div>
       </section>
@@ -52,7 +53,7 @@ export function RehearsalReport({ run, setup, mishaps, onAgain }: Props) {
   );
 }
 
-function Told({ run, setup, mishaps, told }: Omit<Props, 'onAgain'> & { told: Rehearsed }) {
+function Told({ run, setup, mishaps, told }: Omit<Props, 'back' | 'onAgain'> & { told: Rehearsed }) {
   const showing = useShowing();
   const { sheet } = run.snapshot;
   const { tasks } = progress(run);

@@ -5,17 +5,19 @@ import type { Run } from '../../core/run/run';
 import { parseFigure } from '../../core/units/parseFigure';
 import { DARE_WORDS, MISHAP_NAMES } from '../../words/en/rehearsal/rehearsalWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
-import { SEED, type Setup, SPEEDS, USUAL_SETUP } from './setup';
+import { SpeedField } from './SpeedField';
+import { SEED, type Setup, USUAL_SETUP, type Way } from './setup';
 
 interface Props {
   run: Run;
+  back: Way;
   busy: boolean;
   problem: string | null;
   onBegin(setup: Setup): void;
 }
 
 /** How a rehearsal is to be: a mistake on purpose, what goes wrong, and how fast waits pass. */
-export function RehearsalSetup({ run: { planId, snapshot }, busy, problem, onBegin }: Props) {
+export function RehearsalSetup({ run: { snapshot }, back, busy, problem, onBegin }: Props) {
   const [setup, setSetup] = useState(USUAL_SETUP);
   const [seed, setSeed] = useState(String(USUAL_SETUP.seed));
   const read = parseFigure(seed, SEED);
@@ -98,22 +100,7 @@ export function RehearsalSetup({ run: { planId, snapshot }, busy, problem, onBeg
               : explainFigureFault(read.error, SEED)}
           </span>
         </label>
-        <label>
-          <span className="block font-semibold">Waits pass</span>
-          <select
-            className="select min-h-11 w-44"
-            value={setup.speed}
-            onChange={({ target }) =>
-              change({ speed: SPEEDS.find((speed) => speed === Number(target.value)) ?? USUAL_SETUP.speed })
-            }
-          >
-            {SPEEDS.map((speed) => (
-              <option key={speed} value={speed}>
-                {speed === 1 ? 'as they are' : `${speed} times as fast`}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SpeedField speed={setup.speed} onChange={(speed) => change({ speed })} />
       </div>
       {problem && (
         <p role="alert" className="text-error">
@@ -124,8 +111,8 @@ export function RehearsalSetup({ run: { planId, snapshot }, busy, problem, onBeg
         <button type="submit" className="btn btn-primary btn-lg" disabled={busy} aria-busy={busy}>
           {busy ? 'Setting up …' : 'Begin'}
         </button>
-        <a className="btn btn-ghost btn-lg" href={`/plans/${encodeURIComponent(planId)}`}>
-          Back to the plan
+        <a className="btn btn-ghost btn-lg" href={back.href}>
+          {back.label}
         </a>
       </div>
     </form>

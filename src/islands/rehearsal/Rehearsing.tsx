@@ -11,11 +11,12 @@ import { type BenchSeen, type BenchWorld, InWorld } from '../bench/benchWorld';
 import { useShowing } from '../shared/showing';
 import { keepRehearsal, type UnderWay } from './keptRehearsal';
 import { RehearsalReport } from './RehearsalReport';
-import type { Setup } from './setup';
+import type { Setup, Way } from './setup';
 import { type FastClock, useFastClock } from './useFastClock';
 
 interface Props {
   start: UnderWay;
+  back: Way;
   onAgain(): void;
 }
 
@@ -23,7 +24,7 @@ interface Props {
 const SOON_MS = 3000;
 
 /** The bench of a rehearsal: its clock runs fast while hands only wait, and what goes wrong happens by itself. */
-export function Rehearsing({ start: { run: start, setup, happened: before, atMs }, onAgain }: Props) {
+export function Rehearsing({ start: { run: start, setup, happened: before, atMs }, back, onAgain }: Props) {
   const clock = useFastClock(atMs);
   const mishaps = useMemo(
     () => placeMishaps(start.snapshot.tasks, setup.mishaps, setup.seed),
@@ -82,7 +83,7 @@ export function Rehearsing({ start: { run: start, setup, happened: before, atMs 
     return () => window.removeEventListener('pagehide', keep);
   }, [setup, now]);
 
-  if (ended) return <RehearsalReport {...ended} setup={setup} onAgain={onAgain} />;
+  if (ended) return <RehearsalReport {...ended} setup={setup} back={back} onAgain={onAgain} />;
   return (
     <div className="flex h-full flex-col">
       <RehearsalBar

@@ -15,3 +15,9 @@ export interface Setup {
 
 export const USUAL_SETUP: Setup = { dare: null, mishaps: [], seed: 1, speed: 10 };
 export const SEED = { unit: '', least: 1, most: 9999, whole: true };
+
+/** Where a rehearsal was begun. */
+export interface Way {
+  href: string;
+  label: string;
+}

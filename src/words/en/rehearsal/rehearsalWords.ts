@@ -17,30 +17,38 @@ export const MISHAP_NAMES: Record<MishapKind, string> = {
   'early-touch': 'Somebody touches a layer too early',
 };
 
-/** A mistake that is made on purpose: its name, what to do when it comes, and what a plan lacks that can't have it. */
-export const DARE_WORDS: Record<Dare, { name: string; told: string; lacks: string }> = {
+/**
+ * A mistake that is made on purpose: its name, what practising it shows, what to do when it comes, and what a plan lacks
+ * that can't have it.
+ */
+export const DARE_WORDS: Record<Dare, { name: string; shows: string; told: string; lacks: string }> = {
   'too-hot': {
     name: 'Pour too hot',
+    shows: 'What a hot layer does to the one below it.',
     told: 'Do not wait for the jug: pour it as hot as it is.',
     lacks: 'nothing is poured',
   },
   'too-late': {
     name: 'Pour too late',
+    shows: 'When two layers no longer join, and what helps.',
     told: 'Leave it alone, then pour it without warming it again.',
     lacks: 'no layer is poured onto another',
   },
   'dose-first': {
     name: 'Dose before the base is weighed',
+    shows: 'Why a dose has to wait for the scale.',
     told: 'Try to weigh a dose first: choose it in the list.',
     lacks: 'it has no dose',
   },
   'small-jug': {
     name: 'Melt in a jug that is too small',
+    shows: 'What several melts of one layer cost.',
     told: 'Only the smallest jug is there. Count the melts.',
     lacks: 'the house rules have no jug',
   },
   'long-freezer': {
     name: 'Leave it in the freezer too long',
+    shows: 'What the freezer is good for, and for how long.',
     told: 'Forget it in the freezer, then unmold it.',
     lacks: 'it goes into no freezer',
   },

@@ -4,7 +4,7 @@ import type { RunFault } from '../../../core/run/checkEvent';
 export function explainRunFault(fault: RunFault): string {
   switch (fault.code) {
     case 'run-has-ended':
-      return 'This run has ended, and what it holds stays as it is.';
+      return 'This run has ended: its bars can still be cut, wrapped and looked at, and the rest stays as it is.';
     case 'unknown-task':
       return `There is no task “${fault.taskId}” in this run.`;
     case 'already-done':
@@ -29,5 +29,17 @@ export function explainRunFault(fault: RunFault): string {
       return `${fault.needs.length === 1 ? 'One task' : `${fault.needs.length} tasks`} must be done before this one: ${fault.needs.slice(0, 3).join(', ')}.`;
     case 'tasks-are-open':
       return `${fault.open} ${fault.open === 1 ? 'task is' : 'tasks are'} still open. Do them first, or give the run up.`;
+    case 'not-felt':
+      return 'Only what is still to be taken out or cut is felt.';
+    case 'not-out-yet':
+      return `Round ${fault.round + 1} is still in its mold. Take it out first, then look at it.`;
+    case 'unknown-round':
+      return `This run has no round ${fault.round + 1}.`;
+    case 'too-many-pieces':
+      return `${fault.seen} pieces were seen and ${fault.made} were made. Write how many of them are good, second, scrap and to melt again.`;
+    case 'unknown-inspection':
+      return 'This inspection is not there, or was taken back already.';
+    case 'inspected-already':
+      return 'This inspection is written down already, perhaps on another screen.';
   }
 }
