@@ -1,7 +1,9 @@
 import { addDays, addSeconds, formatISO, subDays, subMinutes } from 'date-fns';
+import type { InspectionSaid } from '../src/core/inspection/inspection';
 import { type DraftPlan, withIds } from '../src/core/plan/ids';
 import { progress, type TaskState } from '../src/core/run/progress';
-import type { RunEvent, Verdict } from '../src/core/run/run';
+import type { Run, RunEvent, Verdict } from '../src/core/run/run';
+import { piecesOfRound } from '../src/core/work/rounds';
 import { createPlan } from '../src/server/plans';
 import { findRun, recordEvent, startRun } from '../src/server/runs';
 import { addLot } from '../src/server/stock';
@@ -60,7 +62,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
     const nettle = plan(NETTLE_AND_LIME);
     const tinsmith = plan(TINSMITH);
     plan(LIGHTHOUSE);
-    plan(NIGHT_FERRY);
+    const nightFerry = plan(NIGHT_FERRY);
     plan(MOSS_AND_FLINT);
     plan(paperBoats(plan(BOAT)));
 
@@ -68,6 +70,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
       planId: string,
       daysAgo: number,
       ending: { verdict: Verdict; goodPieces: number; note: string; fill?: 'as-planned' } | null,
+      seen: Partial<Seen> = {},
     ) => {
       const began = subMinutes(subDays(today, daysAgo), 90);
       clock.now = began;
@@ -78,22 +81,79 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
         clock.now = addSeconds(began, inHand.toS);
         recordEvent(told, id, crypto.randomUUID(), eventFor(inHand, place));
       }
-      if (ending) recordEvent(told, id, crypto.randomUUID(), { kind: 'finished', ...ending });
+      if (!ending) return;
+      const record = (event: RunEvent) => recordEvent(told, id, crypto.randomUUID(), event);
+      record({ kind: 'finished', ...ending });
+      for (const task of progress(findRun(told, id)).tasks) {
+        if (task.kind === 'wrap' && task.doneAt === null) record({ kind: 'done', taskId: task.id });
+        if (task.kind === 'unmold') record(inspectionOf(findRun(told, id), task.round, seen));
+      }
     };
 
-    await make(tinsmith, 12, {
-      verdict: 'fair',
-      goodPieces: 11,
-      note: 'Poured a little hot: the grit sits low in two bars, one broke at unmolding. Next time stir to the first thickening.',
-    });
-    await make(bareFace, 6, { verdict: 'good', goodPieces: 8, note: 'Hard the next evening, edges clean.' });
+    /** Poured and left to set. */
+    const pour = async (planId: string, minutesAgo: number) => {
+      const began = subMinutes(today, minutesAgo);
+      clock.now = began;
+      const { id } = await startRun(told, crypto.randomUUID(), planId);
+      for (let place = 0; ; place++) {
+        const { inHand } = progress(findRun(told, id));
+        if (!inHand || inHand.kind === 'unmold') break;
+        clock.now = addSeconds(began, inHand.toS);
+        recordEvent(told, id, crypto.randomUUID(), eventFor(inHand, place));
+      }
+    };
+
+    await make(
+      tinsmith,
+      12,
+      {
+        verdict: 'fair',
+        goodPieces: 11,
+        note: 'Poured a little hot: the grit sits low in two bars, one broke at unmolding. Next time stir to the first thickening.',
+      },
+      {
+        faults: [
+          { fault: 'grit-sank', pourIndexes: [], pieces: 2 },
+          { fault: 'broke', pourIndexes: [], pieces: 1 },
+        ],
+        scrap: 1,
+      },
+    );
+    await make(
+      bareFace,
+      6,
+      { verdict: 'good', goodPieces: 8, note: 'Hard the next evening, edges clean.' },
+      { againAfterDays: 14 },
+    );
     await make(ropewalk, 3, { verdict: 'good', goodPieces: 72, note: 'Packed for the fair the same day.' });
+    await pour(nightFerry, 75);
     await make(nettle, 0, null);
     workshop.db.exec('COMMIT');
   } catch (error) {
     workshop.db.exec('ROLLBACK');
     throw error;
   }
+}
+
+/** What is seen of each round, beside good pieces. */
+interface Seen extends Pick<InspectionSaid, 'faults' | 'againAfterDays'> {
+  scrap: number;
+}
+
+/** All good but what went to scrap, which was in the first round. */
+function inspectionOf({ snapshot: { sheet } }: Run, round: number, seen: Partial<Seen>): RunEvent {
+  const made = Math.ceil(piecesOfRound(sheet, round) - 1e-9);
+  const scrap = round === 0 ? (seen.scrap ?? 0) : 0;
+  return {
+    kind: 'inspected',
+    inspectionId: crypto.randomUUID(),
+    round,
+    pieces: { good: made - scrap, second: 0, scrap, remelt: 0 },
+    faults: round === 0 ? (seen.faults ?? []) : [],
+    weightsG: [],
+    note: '',
+    againAfterDays: seen.againAfterDays ?? null,
+  };
 }
 
 function eventFor({ id, targetG }: TaskState, place: number): RunEvent {

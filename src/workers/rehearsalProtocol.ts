@@ -1,5 +1,5 @@
 import type { Mishap } from '../core/rehearsal/mishaps';
-import type { Rehearsed } from '../core/rehearsal/rehearsed';
+import type { Outcome } from '../core/run/outcome';
 import type { Run } from '../core/run/run';
 
 export interface RehearsalRequest {
@@ -8,4 +8,4 @@ export interface RehearsalRequest {
 }
 
 /** null where it can't be told. */
-export type RehearsalAnswer = Rehearsed | null;
+export type RehearsalAnswer = Outcome | null;

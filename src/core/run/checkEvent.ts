@@ -115,7 +115,8 @@ function checkInspection(
   if (unmold.doneAt === null) return fail({ code: 'not-out-yet', round });
   if (inspections.some((each) => each.inspectionId === inspectionId))
     return fail({ code: 'inspected-already', inspectionId });
-  const [seen, made] = [piecesSeen(event), Math.ceil(piecesOfRound(sheet, round) - 1e-9)];
+  const most = Math.max(0, ...event.faults.map(({ pieces }) => pieces ?? 0));
+  const [seen, made] = [Math.max(piecesSeen(event), most), Math.ceil(piecesOfRound(sheet, round) - 1e-9)];
   return seen > made ? fail({ code: 'too-many-pieces', seen, made }) : ok(event);
 }
 

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
+import { goodPiecesSeen } from '../../core/inspection/inspection';
 import { ok } from '../../core/result';
+import { progress } from '../../core/run/progress';
 import type { Fill, Run, RunEvent, Verdict } from '../../core/run/run';
 import { FILLS, VERDICTS } from '../../core/run/run';
 import { type ScrapOfRun, scrapOf } from '../../core/run/scrap';
@@ -36,7 +38,7 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
   const showing = useShowing();
   const [verdict, setVerdict] = useState<Verdict>('good');
   const { sheet } = run.snapshot;
-  const [pieces, setPieces] = useState(String(sheet.pieces));
+  const [pieces, setPieces] = useState(() => String(piecesAtFirst(run)));
   const [fill, setFill] = useState<Fill | null>(null);
   const [note, setNote] = useState('');
   const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
@@ -128,6 +130,12 @@ export function FinishForm({ run, stock, sending, onFinish }: Props) {
       </div>
     </form>
   );
+}
+
+/** As many as were found good where every round was looked at, else as planned. */
+function piecesAtFirst(run: Run): number {
+  const { sheet } = run.snapshot;
+  return goodPiecesSeen(progress(run).inspections, sheet.totals.rounds) ?? sheet.pieces;
 }
 
 /** What goes into the scrap jar as it is typed, at first what is over by the sheet; null where it can't be read. */

@@ -37,7 +37,7 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
   const inspectHref = `/rack/${encodeURIComponent(run.id)}?round=${round.round + 1}`;
   return (
     <li
-      className="border-base-300 grid gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[20rem_1fr]"
+      className="border-base-300 grid gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[20rem_5rem_1fr]"
       data-run={run.id}
       data-round={round.round + 1}
       data-next={next.kind}
@@ -47,10 +47,8 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
           {sheet.planName}
           {rounds > 1 && `, round ${round.round + 1} of ${rounds}`}
         </p>
-        <p className="text-sm">
-          <strong>{dueWords(next.due, nowMs, locale)}</strong>
-          {run.code !== null && <span className="quiet"> · batch {run.code}</span>}
-        </p>
+        {run.code !== null && <p className="quiet text-sm">Batch {run.code}</p>}
+        <p className="font-semibold">{dueWords(next.due, nowMs, locale)}</p>
         <div className="mt-2 flex flex-wrap gap-2">
           {taskId === null ? (
             <a className={`btn btn-lg ${isDue ? 'btn-primary' : 'btn-secondary'}`} href={inspectHref}>
@@ -90,10 +88,11 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
           </a>
         )}
       </div>
+      <div className="hidden h-16 self-center md:block" aria-hidden="true">
+        <Section section={section} locale={locale} thumbnail />
+      </div>
       <div className="flex min-w-0 flex-col justify-center gap-1">
-        <Lane round={round} nowMs={nowMs} tint={sheet.pours.map((pour) => pourTint(pour).hex)}>
-          <Section section={section} locale={locale} thumbnail />
-        </Lane>
+        <Lane round={round} nowMs={nowMs} tints={sheet.pours.map((pour) => pourTint(pour).hex)} />
         <p className="text-sm">
           {courseWords(round, nowMs)}
           {round.freeMs !== null && ` · ${sheet.mold.name} is free ${freeWords(round.freeMs, nowMs, locale)}`}
@@ -107,16 +106,16 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
 interface LaneProps {
   round: RackRound;
   nowMs: number;
-  tint: string[];
-  children: React.ReactNode;
+  /** Of the pours, from the floor up. */
+  tints: readonly string[];
 }
 
 /** Time from now on: what passes by itself in the soap's colours, and where hands are asked for. */
-function Lane({ round: { waits, due }, nowMs, tint, children }: LaneProps) {
+function Lane({ round: { waits, due }, nowMs, tints }: LaneProps) {
   const at = (ms: number) => `${(onAxis(ms - nowMs) * 100).toFixed(2)}%`;
   const passing = waits.filter(({ ends }) => ends.middle > nowMs);
   const endMs = Math.max(nowMs, ...passing.map(({ ends }) => ends.middle));
-  const bands = tint.toReversed().map((hex, place, all) => {
+  const bands = tints.toReversed().map((hex, place, all) => {
     const [from, to] = [(place * 100) / all.length, ((place + 1) * 100) / all.length];
     return `${hex} ${from.toFixed(1)}% ${to.toFixed(1)}%`;
   });
@@ -142,7 +141,6 @@ function Lane({ round: { waits, due }, nowMs, tint, children }: LaneProps) {
           style={{ left: at(low), width: `calc(${at(high)} - ${at(low)})` }}
         />
       ))}
-      <span className="absolute inset-y-0 left-1 w-20">{children}</span>
     </div>
   );
 }

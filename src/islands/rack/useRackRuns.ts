@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Run, RunEvent } from '../../core/run/run';
 import { type ApiProblem, callApi } from '../shared/api';
 import { listenToChanges } from '../shared/changes';
-import { newId } from '../shared/newId';
+import { recordEvent } from '../shared/recordEvent';
 
 /** Runs on the rack, as they go on at this screen and at others. */
 export function useRackRuns(start: readonly Run[]) {
@@ -26,12 +26,7 @@ export function useRackRuns(start: readonly Run[]) {
 
   async function record(runId: string, event: RunEvent): Promise<boolean> {
     setSending(runId);
-    const path = `/api/runs/${encodeURIComponent(runId)}/events`;
-    const answer = await callApi<Run>('POST', path, {
-      eventId: newId(),
-      event,
-      occurredAt: new Date().toISOString(),
-    });
+    const answer = await recordEvent(runId, event);
     setSending(null);
     setProblem(answer.success ? null : answer.error);
     if (answer.success) setRuns((all) => withRun(all, answer.data));

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Mishap } from '../../core/rehearsal/mishaps';
-import type { Rehearsed } from '../../core/rehearsal/rehearsed';
+import type { Outcome } from '../../core/run/outcome';
 import { progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import {
@@ -53,7 +53,7 @@ export function RehearsalReport({ run, setup, mishaps, back, onAgain }: Props) {
   );
 }
 
-function Told({ run, setup, mishaps, told }: Omit<Props, 'back' | 'onAgain'> & { told: Rehearsed }) {
+function Told({ run, setup, mishaps, told }: Omit<Props, 'back' | 'onAgain'> & { told: Outcome }) {
   const showing = useShowing();
   const { sheet } = run.snapshot;
   const { tasks } = progress(run);

@@ -38,7 +38,7 @@ const WAITS: Record<RackWait['kind'], string> = {
 export const FEEL_NAMES: Record<Feel, string> = {
   firm: 'Firm',
   warm: 'Still warm',
-  soft: 'Soft inside',
+  soft: 'Soft',
   stuck: 'Stuck',
 };
 

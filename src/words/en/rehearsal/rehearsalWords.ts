@@ -1,7 +1,7 @@
 import type { Sheet } from '../../../core/plan/sheet';
 import type { Dare } from '../../../core/rehearsal/dares';
 import type { Mishap, MishapKind } from '../../../core/rehearsal/mishaps';
-import type { Rehearsed, RehearsedBond } from '../../../core/rehearsal/rehearsed';
+import type { BondMade, Outcome } from '../../../core/run/outcome';
 import type { TaskState } from '../../../core/run/progress';
 import { type Showing, showPercent, showTemperature } from '../../../core/units/showQuantity';
 import { lengthWords } from '../lengthWords';
@@ -93,7 +93,7 @@ export function mishapAfterwards(mishap: Mishap, tasks: readonly TaskState[], sh
 
 /** How a layer met the one below, and what to do otherwise. */
 export function bondWords(
-  { below, above, bond, afterS, earliestS, latestS, tempC }: RehearsedBond,
+  { below, above, bond, afterS, earliestS, latestS, tempC }: BondMade,
   showing: Showing,
 ): { title: string; sentence: string } {
   const poured = `${above} went on after ${stopwatchWords(afterS)} min at ${showTemperature(tempC, showing)}`;
@@ -120,7 +120,7 @@ export function bondWords(
 
 /** All but the bonds: what else came of it, worst first. */
 export function outcomeWords(
-  { tooHot, off, freezer, lateS, open }: Rehearsed,
+  { tooHot, off, freezer, lateS, open }: Outcome,
   sheet: Sheet,
   showing: Showing,
 ): string[] {

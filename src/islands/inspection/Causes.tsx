@@ -1,0 +1,181 @@
+import { type ReactNode, useMemo, useState } from 'react';
+import type { Cause, FaultCauses } from '../../core/causes/causes';
+import type { FaultSeen, Inspection } from '../../core/inspection/inspection';
+import { lastOfRounds } from '../../core/inspection/inspection';
+import type { Run } from '../../core/run/run';
+import { causeWords, changeWords, NOT_RECORDED, ruledOutWords } from '../../words/en/inspection/causeWords';
+import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
+import { counted, listed } from '../../words/en/plural';
+import { FindingTitle } from '../shared/FindingTitle';
+import { useShowing } from '../shared/showing';
+import { FaultMark } from './FaultMark';
+import { type Taken, takeChange } from './takeChange';
+import { useCauses } from './useCauses';
+
+interface Props {
+  run: Run;
+  inspections: readonly Inspection[];
+}
+
+/** So many are told at once; the rest is unlikely. */
+const TOLD = 4;
+
+/** What was seen of a run's pieces, and what could have been the causes by what it measured. */
+export function Causes({ run, inspections }: Props) {
+  const faults = useMemo(() => lastOfRounds(inspections).flatMap((each) => each.faults), [inspections]);
+  const told = useCauses(run, faults);
+  if (faults.length === 0) return null;
+  return (
+    <section className="plate p-4" aria-labelledby="causes">
+      <h2 id="causes" className="mb-2 text-lg font-semibold">
+        What could have been the cause
+      </h2>
+      {told === 'working' ? (
+        <p className="quiet" role="status">
+          Looking at what this batch measured …
+        </p>
+      ) : told === null ? (
+        <p role="alert" className="text-error">
+          Its heat can’t be followed, so no cause can be told.
+        </p>
+      ) : (
+        <ul className="flex flex-col gap-4">
+          {told.map((each) => (
+            <FaultTold key={`${each.seen.fault} ${each.seen.pourIndexes}`} run={run} told={each} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function whereWords({ pourIndexes, pieces }: FaultSeen, run: Run): string {
+  const letters = pourIndexes.map((index) => run.snapshot.sheet.pours[index]?.letter ?? '');
+  return [
+    letters.length > 0 ? `in ${listed(letters)}` : '',
+    pieces === null ? '' : counted(pieces, 'piece', 'pieces'),
+  ]
+    .filter((words) => words !== '')
+    .join(', ');
+}
+
+function FaultTold({ run, told: { seen, causes, ruledOut, notRecorded } }: { run: Run; told: FaultCauses }) {
+  const showing = useShowing();
+  const where = whereWords(seen, run);
+  return (
+    <li data-fault={seen.fault}>
+      <h3 className="flex items-center gap-2 font-semibold">
+        <FaultMark fault={seen.fault} />
+        {FAULT_NAMES[seen.fault]}
+        {where && <span className="quiet font-normal">{where}</span>}
+      </h3>
+      {causes.length === 0 ? (
+        <p>Nothing that this batch measured explains it.</p>
+      ) : (
+        <ol className="mt-1 flex list-decimal flex-col gap-2 pl-6">
+          {causes.slice(0, TOLD).map((cause, place) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: they stay in their order
+            <CauseTold key={place} run={run} seen={seen} cause={cause} />
+          ))}
+        </ol>
+      )}
+      {ruledOut.length > 0 && (
+        <p className="quiet mt-1 text-sm">
+          Not: {ruledOut.map((each) => ruledOutWords(each, showing)).join('; ')}.
+        </p>
+      )}
+      {notRecorded.map((what) => (
+        <p key={what} className="quiet text-sm">
+          Not recorded: {NOT_RECORDED[what]}.
+        </p>
+      ))}
+    </li>
+  );
+}
+
+function CauseTold({ run, seen, cause }: { run: Run; seen: FaultSeen; cause: Cause }) {
+  const showing = useShowing();
+  const { found, change } = cause;
+  const label = changeWords(cause, showing);
+  const sentence: ReactNode =
+    found.code === 'found-before' ? (
+      <>
+        Known before: <FindingTitle found={found.finding} />
+      </>
+    ) : found.code === 'over-limit' ? (
+      <>
+        As it was weighed: <FindingTitle found={found.over.finding} />
+      </>
+    ) : (
+      causeWords(found, showing)
+    );
+  const reason = `${FAULT_NAMES[seen.fault]}${run.code === null ? '' : ` in batch ${run.code}`}: changed for it.`;
+  return (
+    <li data-cause={found.code === 'found-before' ? found.finding.code : found.code}>
+      <span>{sentence}</span>
+      {change && label && <TakeIt run={run} label={label} edits={change} reason={reason} />}
+    </li>
+  );
+}
+
+interface TakeProps {
+  run: Run;
+  label: string;
+  edits: NonNullable<Cause['change']>;
+  reason: string;
+}
+
+/** Takes a change into the plan, and back. */
+function TakeIt({ run, label, edits, reason }: TakeProps) {
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [taken, setTaken] = useState<Taken | null>(null);
+
+  async function take() {
+    setBusy(true);
+    const answer = await takeChange(run, edits, reason);
+    setBusy(false);
+    setProblem(answer.success ? null : answer.error);
+    if (answer.success) setTaken(answer.data);
+  }
+
+  async function takeBack() {
+    if (!taken) return;
+    setBusy(true);
+    const answer = await taken.undo();
+    setBusy(false);
+    setProblem(answer.success ? null : answer.error);
+    if (answer.success) setTaken(null);
+  }
+
+  return (
+    <span className="ml-2 inline-flex flex-wrap items-center gap-2">
+      {taken ? (
+        <>
+          <span role="status">It is in the plan.</span>
+          <a className="link" href={`/plans/${encodeURIComponent(run.planId)}`}>
+            See it
+          </a>
+          <button type="button" className="btn btn-ghost min-h-11" disabled={busy} onClick={takeBack}>
+            Undo
+          </button>
+        </>
+      ) : (
+        <button
+          type="button"
+          className="btn btn-secondary min-h-11"
+          disabled={busy}
+          aria-busy={busy}
+          onClick={take}
+        >
+          {label}
+        </button>
+      )}
+      {problem && (
+        <span role="alert" className="text-error text-sm">
+          {problem}
+        </span>
+      )}
+    </span>
+  );
+}

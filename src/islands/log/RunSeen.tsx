@@ -1,0 +1,104 @@
+import { useMemo, useState } from 'react';
+import { progress } from '../../core/run/progress';
+import type { Run, RunEvent } from '../../core/run/run';
+import { showMoment } from '../../words/en/showTime';
+import { Causes } from '../inspection/Causes';
+import { InspectionList } from '../inspection/InspectionList';
+import { recordEvent } from '../shared/recordEvent';
+import { useShowing, withShowing } from '../shared/showing';
+
+interface Props {
+  start: Run;
+}
+
+/** What was seen of a finished run's pieces since, what may have caused it, and words that came later. */
+function RunSeen({ start }: Props) {
+  const { locale } = useShowing();
+  const [run, setRun] = useState(start);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
+  const [note, setNote] = useState('');
+  const so = useMemo(() => progress(run), [run]);
+  const { rounds } = run.snapshot.sheet.totals;
+
+  async function record(event: RunEvent): Promise<boolean> {
+    setSending(true);
+    const answer = await recordEvent(run.id, event);
+    setSending(false);
+    setProblem(answer.success ? null : answer.error.detail);
+    if (answer.success) setRun(answer.data);
+    return answer.success;
+  }
+
+  return (
+    <div className="flex flex-col gap-4">
+      <InspectionList
+        run={run}
+        inspections={so.inspections}
+        sending={sending}
+        onWithdraw={({ inspectionId }) => void record({ kind: 'withdrawn', inspectionId })}
+      />
+      <Causes run={run} inspections={so.inspections} />
+      <section className="plate p-4" aria-labelledby="later">
+        <h2 id="later" className="mb-2 font-semibold">
+          What came later
+        </h2>
+        <p className="flex flex-wrap gap-2">
+          {Array.from({ length: rounds }, (_, round) => (
+            <a
+              // biome-ignore lint/suspicious/noArrayIndexKey: rounds are counted
+              key={round}
+              className="btn btn-secondary min-h-11"
+              href={`/rack/${encodeURIComponent(run.id)}?round=${round + 1}`}
+            >
+              {rounds > 1 ? `Look at round ${round + 1}` : 'Look at its pieces'}
+            </a>
+          ))}
+        </p>
+        <ul className="mt-2">
+          {so.remarks.map(({ at, note: said }) => (
+            <li key={`${at} ${said}`}>
+              <span className="quiet text-sm">{showMoment(at, locale)}</span>
+              <p className="whitespace-pre-line">{said}</p>
+            </li>
+          ))}
+        </ul>
+        <form
+          className="mt-2 flex flex-wrap items-end gap-2"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            const said = note.trim();
+            if (said === '') return;
+            void record({ kind: 'remarked', note: said }).then((done) => done && setNote(''));
+          }}
+        >
+          <label className="min-w-60 flex-1">
+            <span className="block text-sm font-semibold">A word, dated today</span>
+            <textarea
+              className="textarea w-full"
+              rows={2}
+              maxLength={4000}
+              value={note}
+              onChange={({ target }) => setNote(target.value)}
+            />
+          </label>
+          <button
+            type="submit"
+            className="btn btn-secondary min-h-11"
+            disabled={sending || note.trim() === ''}
+          >
+            Add it
+          </button>
+        </form>
+        {problem && (
+          <p role="alert" className="text-error">
+            {problem}
+          </p>
+        )}
+      </section>
+    </div>
+  );
+}
+
+export default withShowing(RunSeen);

@@ -1,0 +1,15 @@
+import { causesOf } from '../core/causes/causes';
+import { evidenceOf } from '../core/causes/evidence';
+import type { CausesAnswer, CausesRequest } from './causesProtocol';
+
+/** Follows the heat of a run beside the page, and looks for the causes of its faults. */
+self.onmessage = ({ data: { run, faults } }: MessageEvent<CausesRequest>) => {
+  let answer: CausesAnswer = null;
+  try {
+    const evidence = evidenceOf(run);
+    answer = faults.map((seen) => causesOf(seen, evidence));
+  } catch (error) {
+    console.error(error);
+  }
+  postMessage(answer);
+};

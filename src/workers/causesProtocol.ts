@@ -1,0 +1,12 @@
+import type { FaultCauses } from '../core/causes/causes';
+import type { FaultSeen } from '../core/inspection/inspection';
+import type { Run } from '../core/run/run';
+
+/** What the page asks of the worker that looks for causes. */
+export interface CausesRequest {
+  run: Run;
+  faults: readonly FaultSeen[];
+}
+
+/** What it answers; null where the heat of the run can't be followed. */
+export type CausesAnswer = FaultCauses[] | null;
