@@ -79,7 +79,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
         const { inHand } = progress(findRun(told, id));
         if (!inHand) break;
         clock.now = addSeconds(began, inHand.toS);
-        recordEvent(told, id, crypto.randomUUID(), eventFor(inHand, place));
+        recordEvent(told, id, crypto.randomUUID(), eventFor(inHand, place, seen.hotterK));
       }
       if (!ending) return;
       const record = (event: RunEvent) => recordEvent(told, id, crypto.randomUUID(), event);
@@ -117,6 +117,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
           { fault: 'broke', pourIndexes: [], pieces: 1 },
         ],
         scrap: 1,
+        hotterK: 6.5,
       },
     );
     await make(
@@ -126,7 +127,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
       { againAfterDays: 14 },
     );
     await make(ropewalk, 3, { verdict: 'good', goodPieces: 72, note: 'Packed for the fair the same day.' });
-    await pour(nightFerry, 75);
+    await pour(nightFerry, 100);
     await make(nettle, 0, null);
     workshop.db.exec('COMMIT');
   } catch (error) {
@@ -138,6 +139,8 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
 /** What is seen of each round, beside good pieces. */
 interface Seen extends Pick<InspectionSaid, 'faults' | 'againAfterDays'> {
   scrap: number;
+  /** Poured hotter than planned. */
+  hotterK: number;
 }
 
 /** All good but what went to scrap, which was in the first round. */
@@ -156,7 +159,9 @@ function inspectionOf({ snapshot: { sheet } }: Run, round: number, seen: Partial
   };
 }
 
-function eventFor({ id, targetG }: TaskState, place: number): RunEvent {
+function eventFor(task: TaskState, place: number, hotterK = 0): RunEvent {
+  const { id, targetG } = task;
+  if (task.kind === 'pour') return { kind: 'done', taskId: id, tempC: task.tempC + hotterK };
   if (targetG === null) return { kind: 'done', taskId: id };
   const weighed = targetG * (1 + (HAND[place % HAND.length] ?? 0));
   return { kind: 'weighed', taskId: id, massG: Number(weighed.toFixed(weighed < 20 ? 2 : 1)) };

@@ -32,14 +32,6 @@ const VIEWS = [
     async (page) => page.getByRole('tab', { name: /^B/ }).click(),
   ],
   [
-    'face',
-    `/plans/${planNamed('Night Ferry')}`,
-    async (page) => {
-      await page.getByRole('button', { name: 'Face' }).click();
-      await page.getByRole('img', { name: 'The face of the bar, from above' }).waitFor();
-    },
-  ],
-  [
     'plan-embeds',
     `/plans/${planNamed('Paper Boats')}`,
     async (page) => {
@@ -63,7 +55,6 @@ const VIEWS = [
       await page.getByText(/A carries B after/).waitFor();
     },
   ],
-  ['bench-sheet', `/plans/${planNamed('Ropewalk')}/sheet`],
   [
     'bench',
     `/bench/${run}`,
@@ -71,6 +62,8 @@ const VIEWS = [
       await page.getByLabel('On the scale').fill('3.9');
     },
   ],
+  ['rack', '/rack'],
+  ['inspection', `/rack/${logged}?round=1`, async (page) => page.locator('[data-cause]').first().waitFor()],
   ['molds', '/molds', async (page) => page.getByRole('button', { name: /Slab bar tray/ }).click()],
   ['shelf', '/shelf'],
   [
@@ -113,8 +106,10 @@ for (const [name, path, before] of VIEWS) {
   });
   // The bench listens for as long as it is open, and asks for nothing else once its tasks are there.
   const isBench = path.startsWith('/bench/');
-  await page.goto(server.base + path, { waitUntil: isBench ? 'load' : 'networkidle' });
+  const listens = isBench || path.startsWith('/rack');
+  await page.goto(server.base + path, { waitUntil: listens ? 'load' : 'networkidle' });
   if (isBench) await page.getByRole('navigation', { name: 'Tasks' }).waitFor();
+  if (path === '/rack') await page.locator('[data-next]').first().waitFor();
   await before?.(page);
   // A plan is whole once its pour plan has its ranges.
   const plan = page.locator('section[aria-labelledby="pour-plan-title"]');

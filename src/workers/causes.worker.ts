@@ -7,7 +7,7 @@ self.onmessage = ({ data: { run, faults } }: MessageEvent<CausesRequest>) => {
   let answer: CausesAnswer = null;
   try {
     const evidence = evidenceOf(run);
-    answer = faults.map((seen) => causesOf(seen, evidence));
+    answer = faults.map(({ seen, round }) => causesOf(seen, round, evidence));
   } catch (error) {
     console.error(error);
   }

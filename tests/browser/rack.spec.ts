@@ -38,7 +38,7 @@ test('after the pour: felt, taken out, looked at with its faults, causes told, a
 
   await page.goto('/rack');
   const row = page.locator(`[data-run="${runId}"]`);
-  await expect(row).toContainText('Due since');
+  await expect(row).toContainText('Take it out: due since');
   await expect(row).toContainText('is free as soon as it is out');
   await row.getByRole('button', { name: 'Stuck' }).click();
   await expect(row).toContainText('ten minutes in the freezer');

@@ -87,6 +87,7 @@ test('everything a finger needs to say how a pour is poured, in the mold book an
 
 test('no view is wider than the tablet, upright or lying', async ({ page, request }) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
+  const log = (await (await request.get('/api/log')).json())[0].runId;
   for (const size of [
     { width: 1024, height: 768 },
     { width: 768, height: 1024 },
@@ -101,7 +102,10 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
       '/molds',
       '/shelf',
       '/bench',
+      '/rack',
+      `/rack/${log}?round=1`,
       '/log',
+      `/log/${log}`,
     ]) {
       await opened(page, path);
       const width = await page.evaluate(() => document.documentElement.scrollWidth);

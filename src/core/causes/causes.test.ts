@@ -217,7 +217,7 @@ function tick(bench: AtBench, task: TaskState, plant: Plant, random: () => numbe
 test('of runs with a planted cause, the planted one is among the first two that are told, in nine of ten', () => {
   const missed = PLANTS.flatMap((plant, seed) => {
     const run = made(plant, seededRandom(seed + 1));
-    const { causes } = causesOf({ fault: plant.fault, pourIndexes: [], pieces: 2 }, evidenceOf(run));
+    const { causes } = causesOf({ fault: plant.fault, pourIndexes: [], pieces: 2 }, 0, evidenceOf(run));
     const told = causes.map(({ found }): string =>
       found.code === 'found-before' ? found.finding.code : found.code,
     );
@@ -241,7 +241,7 @@ test('made as it was planned, nothing measured is told of it, and what was measu
     }
   }
   const evidence = evidenceOf(bench.run());
-  const of = (fault: Fault) => causesOf({ fault, pourIndexes: [], pieces: null }, evidence);
+  const of = (fault: Fault) => causesOf({ fault, pourIndexes: [], pieces: null }, 0, evidence);
   assert.deepEqual(of('layers-part').causes, []);
   assert.deepEqual(
     of('layers-part').ruledOut.map(({ code }) => code),
@@ -255,7 +255,7 @@ test('made as it was planned, nothing measured is told of it, and what was measu
 test('a cause that the plan can mend brings its change along, and a fault of one pour asks that pour only', () => {
   const late = made(PLANTS[0] as Plant, seededRandom(5));
   const evidence = evidenceOf(late);
-  const [first] = causesOf({ fault: 'layers-part', pourIndexes: [1], pieces: 3 }, evidence).causes;
+  const [first] = causesOf({ fault: 'layers-part', pourIndexes: [1], pieces: 3 }, 0, evidence).causes;
   assert.equal(first?.found.code, 'late');
   const [edit] = first?.change ?? [];
   assert.ok(edit?.kind === 'set-when' && edit.pourIndex === 1);
@@ -265,5 +265,7 @@ test('a cause that the plan can mend brings its change along, and a fault of one
   const warped = evidenceOf(
     made(PLANTS.find(({ fault }) => fault === 'mold-warped') as Plant, seededRandom(2)),
   );
-  assert.deepEqual(causesOf({ fault: 'mold-warped', pourIndexes: [4], pieces: null }, warped).causes, []);
+  assert.equal(causesOf({ fault: 'mold-warped', pourIndexes: [], pieces: null }, 0, warped).causes.length, 1);
+  assert.deepEqual(causesOf({ fault: 'mold-warped', pourIndexes: [], pieces: null }, 1, warped).causes, []);
+  assert.deepEqual(causesOf({ fault: 'mold-warped', pourIndexes: [4], pieces: null }, 0, warped).causes, []);
 });

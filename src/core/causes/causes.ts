@@ -4,7 +4,7 @@ import type { FaultSeen } from '../inspection/inspection';
 import type { SheetLine } from '../plan/sheet';
 import type { BondMade, PouredLayer } from '../run/outcome';
 import type { OverLimit } from '../run/overLimits';
-import type { Evidence } from './evidence';
+import { type Evidence, evidenceOfRound } from './evidence';
 import { FAULT_CAUSES, type NotRecorded, type Suspect } from './faultCauses';
 
 /** What could have been the cause of a fault, with what this run measured of it. */
@@ -46,6 +46,7 @@ export interface Cause {
 /** Causes of one fault, the likeliest first. */
 export interface FaultCauses {
   seen: FaultSeen;
+  round: number;
   causes: Cause[];
   ruledOut: RuledOut[];
   notRecorded: NotRecorded[];
@@ -60,8 +61,13 @@ const OFF_WEIGHT = 0.04;
 /** Wrapped within a day nothing has drawn water yet. Common practice, no source. */
 const SAME_DAY_S = 24 * 3600;
 
-/** Ranks what could have been the causes of a fault by what its run measured. */
-export function causesOf(seen: FaultSeen, evidence: Evidence): FaultCauses {
+/**
+ * Ranks what could have been the causes of a fault by what its run measured.
+ *
+ * @param round that it was seen in, from 0
+ */
+export function causesOf(seen: FaultSeen, round: number, ofRun: Evidence): FaultCauses {
+  const evidence = evidenceOfRound(ofRun, round);
   const { suspects, findings, notRecorded } = FAULT_CAUSES[seen.fault];
   const isOf = (pourIndexes: readonly number[]) =>
     seen.pourIndexes.length === 0 || pourIndexes.some((index) => seen.pourIndexes.includes(index));
@@ -72,8 +78,7 @@ export function causesOf(seen: FaultSeen, evidence: Evidence): FaultCauses {
     ...foundBefore(findings, evidence, isOf),
   ].sort((a, b) => b.likely - a.likely);
   return {
-    seen,
-    causes,
+    ...{ seen, round, causes },
     ruledOut: ruledOut(
       suspects.map(([suspect]) => suspect),
       evidence,

@@ -15,6 +15,7 @@ export interface WeighingSeen {
   name: string;
   letter: string;
   pourIndex: number;
+  round: number;
   /** Of what was aimed at, of the plan for a base; −1 where it was left out. */
   deviation: number;
 }
@@ -39,6 +40,24 @@ export interface Evidence {
   unwrappedS: number | null;
   /** Alcohol went onto what was poured onto. */
   isSpritzed: boolean;
+}
+
+/** Of what a run measured, what bears on one of its rounds. */
+export function evidenceOfRound(evidence: Evidence, round: number): Evidence {
+  const { outcome, weighings, early, stuckRounds } = evidence;
+  const isIn = (each: { round: number }) => each.round === round;
+  return {
+    ...evidence,
+    outcome: {
+      ...outcome,
+      layers: outcome.layers.filter(isIn),
+      bonds: outcome.bonds.filter(isIn),
+      over: outcome.over.filter(({ baseTaskId }) => baseTaskId.startsWith(`r${round + 1}/`)),
+    },
+    weighings: weighings.filter(isIn),
+    early: early.filter(isIn),
+    stuckRounds: stuckRounds.filter((each) => each === round),
+  };
 }
 
 /** Gathers what a run measured. Follows its heat, which takes a while: best beside the page. */
@@ -78,6 +97,7 @@ function weighingsOf({ tasks }: Progress, sheet: Sheet): WeighingSeen[] {
         name: line?.material.name ?? pour.base.name,
         letter: pour.letter,
         pourIndex,
+        round: task.round,
         deviation: isLeftOut ? -1 : actualG / aimedG - 1,
       },
     ];

@@ -22,7 +22,11 @@ const TOLD = 4;
 
 /** What was seen of a run's pieces, and what could have been the causes by what it measured. */
 export function Causes({ run, inspections }: Props) {
-  const faults = useMemo(() => lastOfRounds(inspections).flatMap((each) => each.faults), [inspections]);
+  const faults = useMemo(
+    () =>
+      lastOfRounds(inspections).flatMap((each) => each.faults.map((seen) => ({ seen, round: each.round }))),
+    [inspections],
+  );
   const told = useCauses(run, faults);
   if (faults.length === 0) return null;
   return (
@@ -41,7 +45,7 @@ export function Causes({ run, inspections }: Props) {
       ) : (
         <ul className="flex flex-col gap-4">
           {told.map((each) => (
-            <FaultTold key={`${each.seen.fault} ${each.seen.pourIndexes}`} run={run} told={each} />
+            <FaultTold key={`${each.round} ${each.seen.fault}`} run={run} told={each} />
           ))}
         </ul>
       )}
@@ -49,9 +53,10 @@ export function Causes({ run, inspections }: Props) {
   );
 }
 
-function whereWords({ pourIndexes, pieces }: FaultSeen, run: Run): string {
+function whereWords({ pourIndexes, pieces }: FaultSeen, round: number, run: Run): string {
   const letters = pourIndexes.map((index) => run.snapshot.sheet.pours[index]?.letter ?? '');
   return [
+    run.snapshot.sheet.totals.rounds > 1 ? `in round ${round + 1}` : '',
     letters.length > 0 ? `in ${listed(letters)}` : '',
     pieces === null ? '' : counted(pieces, 'piece', 'pieces'),
   ]
@@ -59,9 +64,15 @@ function whereWords({ pourIndexes, pieces }: FaultSeen, run: Run): string {
     .join(', ');
 }
 
-function FaultTold({ run, told: { seen, causes, ruledOut, notRecorded } }: { run: Run; told: FaultCauses }) {
+function FaultTold({
+  run,
+  told: { seen, round, causes, ruledOut, notRecorded },
+}: {
+  run: Run;
+  told: FaultCauses;
+}) {
   const showing = useShowing();
-  const where = whereWords(seen, run);
+  const where = whereWords(seen, round, run);
   return (
     <li data-fault={seen.fault}>
       <h3 className="flex items-center gap-2 font-semibold">

@@ -24,7 +24,10 @@ export function InspectionList({ run, inspections, sending, onWithdraw }: Props)
       <ul className="flex flex-col gap-3">
         {inspections.toReversed().map((each) => (
           <li key={each.inspectionId}>
-            <p className="quiet text-sm">{showMoment(each.at, showing.locale)}</p>
+            <p className="quiet text-sm">
+              {showMoment(each.at, showing.locale)}
+              {run.snapshot.sheet.totals.rounds > 1 && `, round ${each.round + 1}`}
+            </p>
             <p className="font-semibold">{sortedWords(each)}</p>
             {each.faults.length > 0 && <p>{faultsWords(each, letters)}</p>}
             {each.weightsG.length > 0 && <p>{weightsWords(each, showing)}</p>}

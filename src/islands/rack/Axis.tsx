@@ -10,7 +10,7 @@ function markWords(hours: number): string {
 /** The hours to come, over all rows. */
 export function Axis() {
   return (
-    <div className="hidden grid-cols-[20rem_5rem_1fr] gap-4 md:grid" aria-hidden="true">
+    <div className="hidden grid-cols-[22rem_5rem_1fr] gap-4 md:grid" aria-hidden="true">
       <span className="quiet px-2 text-sm">Next, by hand</span>
       <span />
       <div className="relative h-6 text-sm">

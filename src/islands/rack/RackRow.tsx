@@ -7,11 +7,11 @@ import { sectionOf } from '../../core/section/section';
 import {
   courseWords,
   DUE_NAMES,
-  dueWords,
   FEEL_NAMES,
   FEELS_FOR,
   freeWords,
   howWords,
+  nextWords,
 } from '../../words/en/rack/rackWords';
 import { Section } from '../section/Section';
 import { useShowing } from '../shared/showing';
@@ -37,7 +37,7 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
   const inspectHref = `/rack/${encodeURIComponent(run.id)}?round=${round.round + 1}`;
   return (
     <li
-      className="border-base-300 grid gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[20rem_5rem_1fr]"
+      className="border-base-300 grid gap-x-4 gap-y-2 border-t py-3 md:grid-cols-[22rem_5rem_1fr]"
       data-run={run.id}
       data-round={round.round + 1}
       data-next={next.kind}
@@ -48,7 +48,7 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
           {rounds > 1 && `, round ${round.round + 1} of ${rounds}`}
         </p>
         {run.code !== null && <p className="quiet text-sm">Batch {run.code}</p>}
-        <p className="font-semibold">{dueWords(next.due, nowMs, locale)}</p>
+        <p className="font-semibold">{nextWords(next, nowMs, locale)}</p>
         <div className="mt-2 flex flex-wrap gap-2">
           {taskId === null ? (
             <a className={`btn btn-lg ${isDue ? 'btn-primary' : 'btn-secondary'}`} href={inspectHref}>
@@ -111,7 +111,14 @@ interface LaneProps {
 }
 
 /** Time from now on: what passes by itself in the soap's colours, and where hands are asked for. */
-function Lane({ round: { waits, due }, nowMs, tints }: LaneProps) {
+function Lane({
+  round: {
+    waits,
+    due: [next],
+  },
+  nowMs,
+  tints,
+}: LaneProps) {
   const at = (ms: number) => `${(onAxis(ms - nowMs) * 100).toFixed(2)}%`;
   const passing = waits.filter(({ ends }) => ends.middle > nowMs);
   const endMs = Math.max(nowMs, ...passing.map(({ ends }) => ends.middle));
@@ -134,13 +141,12 @@ function Lane({ round: { waits, due }, nowMs, tints }: LaneProps) {
           style={{ width: at(endMs), background: `linear-gradient(to bottom, ${bands.join(', ')})` }}
         />
       )}
-      {due.map(({ kind, due: { low, high } }) => (
+      {next && (
         <span
-          key={kind}
           className="border-primary absolute inset-y-1 min-w-1 rounded border-2"
-          style={{ left: at(low), width: `calc(${at(high)} - ${at(low)})` }}
+          style={{ left: at(next.due.low), width: `calc(${at(next.due.high)} - ${at(next.due.low)})` }}
         />
-      ))}
+      )}
     </div>
   );
 }

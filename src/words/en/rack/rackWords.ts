@@ -94,12 +94,21 @@ export function freeWords({ low, high }: Range, nowMs: number, locale: string): 
 }
 
 /** When something is due, as surely as it is known. */
-export function dueWords({ low, middle, high }: Range, nowMs: number, locale: string): string {
+function dueWords({ low, middle, high }: Range, nowMs: number, locale: string): string {
   const at = (ms: number) => whenWords(ms, nowMs, locale);
-  if (high <= nowMs) return `Due since ${at(middle)}`;
-  if (low <= nowMs) return `Perhaps now, surely by ${at(high)}`;
+  if (high <= nowMs) return `due since ${at(middle)}`;
+  if (low <= nowMs) return `perhaps now, surely by ${at(high)}`;
   const [from, to] = [at(low), at(high)];
-  return from === to ? `Due ${from}` : `Due between ${from} and ${to}`;
+  return from === to ? `due ${from}` : `due between ${from} and ${to}`;
+}
+
+/** What hands do next, and when: “Take it out: due between 17:05 and 17:20”. */
+export function nextWords(
+  { kind, due }: Pick<RackDue, 'kind' | 'due'>,
+  nowMs: number,
+  locale: string,
+): string {
+  return `${capital(COMING[kind])}: ${dueWords(due, nowMs, locale)}`;
 }
 
 /** What passes by itself, and what hands do after it: “sets; then take it out, cut it”. */
