@@ -39,6 +39,9 @@ export function lotTable(db: Database.Database) {
      WHERE item_kind = 'material' AND item_id = ? ORDER BY record ->> 'boughtOn', id`,
   );
   const all = db.prepare<[], Row>(`SELECT ${COLUMNS} FROM lots ORDER BY record ->> 'boughtOn', id`);
+  const numbered = db.prepare<[string], { id: string }>(
+    "SELECT id FROM lots WHERE item_kind = 'material' AND record ->> 'number' = ? ORDER BY id",
+  );
   const insertItem = db.prepare<[string, string]>(
     'INSERT INTO stock_items (kind, id) VALUES (?, ?) ON CONFLICT DO NOTHING',
   );
@@ -102,6 +105,8 @@ export function lotTable(db: Database.Database) {
     broken: (): BrokenRecord[] => broken(all.all().map(read)),
     /** In the order they were bought. */
     ofMaterial: (materialId: string): Stored<Lot>[] => readable(ofMaterial.all(materialId).map(read)),
+    /** Ids of the lots with a number. */
+    idsNumbered: (number: string): string[] => numbered.all(number).map(({ id }) => id),
     insert(lot: Lot, at: string): void {
       insertItem.run(lot.item.kind, lot.item.id);
       insert.run(lot.id, lot.item.kind, lot.item.id, JSON.stringify(lot), READER.shape, at);

@@ -87,11 +87,15 @@ function statementsOf(db: Database.Database) {
       `SELECT ${COLUMNS} FROM runs WHERE on_rack = 1 AND ended = 'finished' AND ${isShown('run', 'runs.id')}
        ORDER BY ended_at, id`,
     ),
+    finishedOfPlan: db.prepare<[string, number], { id: string; code: string | null; ended_at: string }>(
+      "SELECT id, code, ended_at FROM runs WHERE plan_id = ? AND ended = 'finished' ORDER BY ended_at DESC, id LIMIT ?",
+    ),
     setOnRack: db.prepare<[number, string]>('UPDATE runs SET on_rack = ? WHERE id = ?'),
     ofPlan: db.prepare<[string], { total: number }>('SELECT count(*) AS total FROM runs WHERE plan_id = ?'),
     codes: db.prepare<[string, string], { total: number }>(
       'SELECT count(*) AS total FROM runs WHERE code >= ? AND code < ?',
     ),
+    ofCode: db.prepare<[string], { id: string }>('SELECT id FROM runs WHERE code = ?'),
     ending: db.prepare<[string], { ended: RunEnding | null }>('SELECT ended FROM runs WHERE id = ?'),
     events: db.prepare<[string], EventRow>(
       'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
@@ -213,6 +217,8 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     },
     /** How a run ended, also of one that can't be read: null while it is open. */
     ending: (id: string): RunEnding | null | undefined => sql.ending.get(id)?.ended,
+    /** The run with a batch code; null where there is none. */
+    idOfCode: (code: string): string | null => sql.ofCode.get(code)?.id ?? null,
     /** How many codes begin so. */
     countOfCodes: (start: string): number => sql.codes.get(start, `${start}~`)?.total ?? 0,
     /** How many runs there are of any version of a plan. */
@@ -224,6 +230,11 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       const rows = sql.onRack.all();
       return page(rows, rows.length);
     },
+    /** Finished runs of any version of a plan, the last finished first, with no more of each than names it. */
+    namesOfPlan: (planId: string, limit: number) =>
+      sql.finishedOfPlan
+        .all(planId, limit)
+        .map(({ id, code, ended_at }) => ({ id, code, finishedAt: ended_at })),
     setOnRack(id: string, isOnRack: boolean): void {
       sql.setOnRack.run(isOnRack ? 1 : 0, id);
     },

@@ -113,6 +113,32 @@ export function stockCsv(
   return `\uFEFF${writeCsv(['When', 'Material', 'Lot', 'What', 'Change, g or pieces', 'Run', 'Note'], rows, style)}`;
 }
 
+/** A batch that holds something of a lot, as a recall list has it. */
+export interface RecallRow {
+  code: string | null;
+  planName: string;
+  startedAt: string;
+  goodPieces: number | null;
+  amount: number;
+  through: readonly string[];
+  complaints: number;
+}
+
+/** Every batch that holds something of a lot. */
+export function recallCsv(rows: readonly RecallRow[], style: CsvStyle): string {
+  const header = ['Batch', 'Plan', 'Made', 'Good pieces', 'Of the lot, g or pieces', 'Through', 'Complaints'];
+  const lines = rows.map(({ code, planName, startedAt, goodPieces, amount, through, complaints }) => [
+    code ?? '',
+    planName,
+    startedAt,
+    goodPieces === null ? '' : String(goodPieces),
+    figure(amount, 4, style),
+    through.join(' > '),
+    String(complaints),
+  ]);
+  return `\uFEFF${writeCsv(header, lines, style)}`;
+}
+
 export function moldsCsv(molds: readonly Mold[], style: CsvStyle): string {
   const header = MOLD_FIELDS.map(({ label, unit }) => (unit ? `${label}, ${unit}` : label));
   const rows = molds.map((mold) => {

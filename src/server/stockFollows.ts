@@ -1,5 +1,6 @@
 import { pourTint } from '../core/colour/pourTint';
 import type { Material } from '../core/materials/material';
+import { batchLotNumber } from '../core/run/batchCode';
 import type { WeighedPart } from '../core/run/done';
 import { plannedTaskId } from '../core/run/jugBase';
 import { progress } from '../core/run/progress';
@@ -179,7 +180,8 @@ function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): void {
   const day = now().slice(0, 10);
   addLot(workshop, {
     item: { kind: 'material', id: scrap.id },
-    number: `Run of ${day}`,
+    // By its code, what it went into is traced back to it.
+    number: run.code === null ? `Run of ${day}` : batchLotNumber(run.code),
     boughtOn: day,
     price: null,
     discountFraction: 0,

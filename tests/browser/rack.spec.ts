@@ -103,6 +103,38 @@ test('after the pour: felt, taken out, looked at with its faults, causes told, a
   await page.getByLabel('A word, dated today').fill('Sold three at the fair');
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByText('Sold three at the fair')).toBeVisible();
+  await page.getByText('A complaint or a reaction').click();
+  await page.getByRole('button', { name: 'Add it to this batch' }).click();
+  await expect(page.getByText('Write what was said.')).toBeVisible();
+  await page.getByLabel('What was said').fill('Too strong a scent');
+  await page.getByLabel('What was done').fill('Another bar was sent');
+  await page.getByRole('button', { name: 'Add it to this batch' }).click();
+  await expect(page.getByRole('list', { name: 'Complaints and reactions' })).toContainText(
+    'Another bar was sent',
+  );
+  await expect(page.getByRole('region', { name: 'Net weight that can be declared' })).toContainText(
+    'EU, average weight: 17.0 g',
+  );
+
+  // Made again as it was planned, beside it.
+  let again: Run = await (
+    await request.post('/api/runs', { data: { id: crypto.randomUUID(), planId: id } })
+  ).json();
+  const sendAgain = async (event: RunEvent) => {
+    const data = { eventId: crypto.randomUUID(), event };
+    again = await (await request.post(`/api/runs/${again.id}/events`, { data })).json();
+  };
+  for (let next = nextEvent(again); next; next = nextEvent(again)) await sendAgain(next);
+  await sendAgain({ kind: 'finished', verdict: 'good', goodPieces: 6, note: '' });
+  await page.reload();
+  await page.getByRole('button', { name: 'Side by side' }).click();
+  await expect(page.getByRole('row', { name: /^Good pieces/ })).toContainText('46');
+  await expect(page.getByRole('row', { name: /^Faults/ })).toContainText('Layers part');
+  await expect(page.getByRole('row', { name: /^Mold/ })).toHaveCount(0);
+  await page.getByRole('link', { name: /Also what is the same/ }).click();
+  await expect(page.getByRole('row', { name: /^Mold/ })).toBeVisible();
+  for (const query of ['', '?one=constructor&other=x', `?one=${runId}`])
+    expect((await request.get(`/log/compare${query}`)).status()).toBe(404);
 
   await page.goto('/rack');
   await expect(row).toHaveAttribute('data-next', 'wrap');
@@ -132,6 +164,19 @@ test('after the pour: felt, taken out, looked at with its faults, causes told, a
     },
   });
   expect([refused.status(), (await refused.json()).code]).toEqual([409, 'too-many-pieces']);
+});
+
+test('a lot is followed to what it went into, and out as a recall list', async ({ page }) => {
+  await page.goto('/shelf?material=bay-rope&side=lots');
+  await page.locator('summary').filter({ hasText: 'B7-12' }).click();
+  await page.getByRole('link', { name: 'Where it went' }).first().click();
+  await expect(page.getByRole('heading', { name: /^Where Bay & Rope, lot .*, went$/ })).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Tinsmith’s Bar' }).first()).toContainText(
+    'taken from it',
+  );
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'As a CSV file' }).click();
+  expect((await download).suggestedFilename()).toBe('recall.csv');
 });
 
 function inspected(inspectionId: string) {

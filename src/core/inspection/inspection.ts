@@ -26,3 +26,30 @@ export function goodPiecesSeen(inspections: readonly Inspection[], rounds: numbe
   const last = lastOfRounds(inspections);
   return last.length < rounds ? null : last.reduce((sum, { pieces }) => sum + pieces.good, 0);
 }
+
+/** Weights of pieces as they were weighed last, of all rounds, g. */
+export function lastWeightsG(inspections: readonly Inspection[]): number[] {
+  return lastOfRounds(inspections.filter(({ weightsG }) => weightsG.length > 0)).flatMap(
+    ({ weightsG }) => weightsG,
+  );
+}
+
+/** How much lighter a round's pieces got between its first weighing and its last. */
+export interface Dried {
+  round: number;
+  /** Of their mean weight; below nothing where they got heavier. */
+  fraction: number;
+  lengthS: number;
+}
+
+/** What drying did to each round that was weighed twice or more. */
+export function driedSince(inspections: readonly Inspection[]): Dried[] {
+  const mean = ({ weightsG }: Inspection) => weightsG.reduce((sum, each) => sum + each, 0) / weightsG.length;
+  const weighed = inspections.filter(({ weightsG }) => weightsG.length > 0);
+  return lastOfRounds(weighed).flatMap((last) => {
+    const first = weighed.find(({ round }) => round === last.round);
+    if (!first || first === last) return [];
+    const lengthS = (Date.parse(last.at) - Date.parse(first.at)) / 1000;
+    return [{ round: last.round, fraction: 1 - mean(last) / mean(first), lengthS }];
+  });
+}

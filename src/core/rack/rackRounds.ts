@@ -1,5 +1,6 @@
+import type { Felt } from '../run/afterwards';
 import type { Onward, OnwardTask } from '../run/onward';
-import type { Felt, Progress } from '../run/progress';
+import type { Progress } from '../run/progress';
 import type { Range } from '../schedule/range';
 import { isWait } from '../work/task';
 

@@ -42,3 +42,15 @@ export function readBatchCode(text: string): string | null {
   if (prefix === undefined || number === undefined) return null;
   return checkLetter(prefix, Number(number)) === letter ? batchCode(prefix, Number(number)) : null;
 }
+
+const LOT_START = 'Batch ';
+
+/** What a lot of the scrap jar is called that a batch left. */
+export function batchLotNumber(code: string): string {
+  return `${LOT_START}${code}`;
+}
+
+/** The code of the batch that left a lot; null for other lots. */
+export function codeOfLotNumber(number: string): string | null {
+  return number.startsWith(LOT_START) ? number.slice(LOT_START.length) : null;
+}

@@ -48,7 +48,7 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
     return so.inspections.some(({ inspectionId }) => inspectionId === event.inspectionId)
       ? ok(event)
       : fail({ code: 'unknown-inspection', inspectionId: event.inspectionId });
-  if (event.kind === 'remarked') return ok(event);
+  if (event.kind === 'remarked' || event.kind === 'complained') return ok(event);
   if (event.kind === 'abandoned' || event.kind === 'room-read') return ok(event);
   if (event.kind === 'finished') {
     const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length;
@@ -92,6 +92,7 @@ function mayFollowFinish(event: RunEvent, tasks: readonly TaskState[]): boolean 
     case 'inspected':
     case 'withdrawn':
     case 'remarked':
+    case 'complained':
       return true;
     case 'done':
     case 'undone':

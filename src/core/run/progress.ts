@@ -1,10 +1,10 @@
-import type { Inspection } from '../inspection/inspection';
 import type { ScheduledTask } from '../schedule/scheduledTask';
 import { isWait, type TaskKind } from '../work/task';
+import { type Afterwards, afterwardsOf } from './afterwards';
 import { changed, type Done, partOf, tickedAs, type WeighedPart } from './done';
 import { basesOf, type ExtraBase, extraId, removeExtra, weightsOf, withExtra } from './jugBase';
 import { emptied, tasksOfPour, weighingsOfDose, withoutLeftOut } from './leftOut';
-import type { Feel, Fill, RecordedEvent, RunSoFar, Verdict } from './run';
+import type { Fill, RecordedEvent, RunSoFar, Verdict } from './run';
 
 /** A task and where it stands. */
 export type TaskState = ScheduledTask & {
@@ -39,13 +39,6 @@ export interface JugReading {
   tempC: number;
 }
 
-/** What sets was felt, for the task that takes it out or cuts it. */
-export interface Felt {
-  taskId: string;
-  at: string;
-  how: Feel;
-}
-
 /** The air of a room, humidity as a fraction; null where it was not read. */
 export interface RoomRead {
   at: string;
@@ -53,18 +46,13 @@ export interface RoomRead {
   humidity: number | null;
 }
 
-export interface Progress {
+export interface Progress extends Afterwards {
   tasks: TaskState[];
   /** The task in hand: the first by the schedule that can be done; null when nothing is left that a run waits for. */
   inHand: TaskState | null;
   /** Touches of skins and readings of jugs, in the order they came. */
   touches: Touch[];
   readings: JugReading[];
-  feels: Felt[];
-  /** As they came, without those that were withdrawn. */
-  inspections: Inspection[];
-  /** Words that came later. */
-  remarks: { at: string; note: string }[];
   /** The air of the room as it was read last; null where nobody read it. */
   room: RoomRead | null;
   ended:
@@ -100,9 +88,6 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const extra: ExtraBase[] = [];
   const touches: Touch[] = [];
   const readings: JugReading[] = [];
-  const feels: Felt[] = [];
-  const inspections: Inspection[] = [];
-  const remarks: Progress['remarks'] = [];
   let room: Progress['room'] = null;
   let ended: Progress['ended'] = null;
   for (const { occurredAt: at, event } of events) {
@@ -143,23 +128,6 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
       case 'forgotten':
         removeLast(touches, event.taskId);
         removeLast(readings, event.taskId);
-        removeLast(feels, event.taskId);
-        break;
-      case 'felt':
-        feels.push({ taskId: event.taskId, at, how: event.how });
-        break;
-      case 'inspected': {
-        const { kind: _, ...said } = event;
-        inspections.push({ ...said, at });
-        break;
-      }
-      case 'withdrawn': {
-        const place = inspections.findIndex(({ inspectionId }) => inspectionId === event.inspectionId);
-        if (place >= 0) inspections.splice(place, 1);
-        break;
-      }
-      case 'remarked':
-        remarks.push({ at, note: event.note });
         break;
       case 'topped-up':
         extra.push({ ofTaskId: event.taskId, massG: event.massG, id: extraId(event.taskId, extra) });
@@ -203,7 +171,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task));
   const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));
   const inHand = open.length === 0 ? null : (toDo.find((task) => task.unmet.length === 0) ?? null);
-  return { tasks, inHand, touches, readings, feels, inspections, remarks, room, ended };
+  return { tasks, inHand, touches, readings, ...afterwardsOf(events), room, ended };
 }
 
 /** With what a thermometer showed of jugs besides, in order of time. */

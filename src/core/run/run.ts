@@ -82,6 +82,13 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   /** An inspection counts no longer. */
   z.strictObject({ kind: z.literal('withdrawn'), inspectionId: id }),
   /** A word that came later. */
+  /** A complaint or a reaction that came back: what was said, by whom where that is known, and what was done. */
+  z.strictObject({
+    kind: z.literal('complained'),
+    words: z.string().trim().min(1).max(4000),
+    from: z.string().max(200),
+    done: z.string().max(4000),
+  }),
   z.strictObject({ kind: z.literal('remarked'), note: z.string().trim().min(1).max(4000) }),
   z.strictObject({
     kind: z.literal('abandoned'),

@@ -11,6 +11,7 @@ import { useShowing, withShowing } from '../shared/showing';
 import { Causes } from './Causes';
 import { InspectionForm } from './InspectionForm';
 import { InspectionList } from './InspectionList';
+import { NetWeight } from './NetWeight';
 
 interface Props {
   start: Run;
@@ -99,6 +100,7 @@ function InspectRound({ start, round }: Props) {
             </p>
           )}
         </div>
+        <NetWeight run={run} inspections={so.inspections} />
         <InspectionList run={run} inspections={own} sending={sending} onWithdraw={withdraw} />
       </aside>
     </div>

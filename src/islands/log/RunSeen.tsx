@@ -4,8 +4,10 @@ import type { Run, RunEvent } from '../../core/run/run';
 import { showMoment } from '../../words/en/showTime';
 import { Causes } from '../inspection/Causes';
 import { InspectionList } from '../inspection/InspectionList';
+import { NetWeight } from '../inspection/NetWeight';
 import { recordEvent } from '../shared/recordEvent';
 import { useShowing, withShowing } from '../shared/showing';
+import { ComplaintForm } from './ComplaintForm';
 
 interface Props {
   start: Run;
@@ -38,6 +40,7 @@ function RunSeen({ start }: Props) {
         sending={sending}
         onWithdraw={({ inspectionId }) => void record({ kind: 'withdrawn', inspectionId })}
       />
+      <NetWeight run={run} inspections={so.inspections} />
       <Causes run={run} inspections={so.inspections} />
       <section className="plate p-4" aria-labelledby="later">
         <h2 id="later" className="mb-2 font-semibold">
@@ -55,6 +58,17 @@ function RunSeen({ start }: Props) {
             </a>
           ))}
         </p>
+        <ul className="mt-2" aria-label="Complaints and reactions">
+          {so.complaints.map(({ at, words, from, done }) => (
+            <li key={`${at} ${words}`} className="border-warning my-1 border-l-4 pl-3">
+              <span className="quiet text-sm">
+                {showMoment(at, locale)}, a complaint or a reaction{from && ` of ${from}`}
+              </span>
+              <p className="whitespace-pre-line">{words}</p>
+              <p className={done ? '' : 'quiet'}>{done ? `Done: ${done}` : 'Nothing was done yet.'}</p>
+            </li>
+          ))}
+        </ul>
         <ul className="mt-2">
           {so.remarks.map(({ at, note: said }) => (
             <li key={`${at} ${said}`}>
@@ -91,6 +105,7 @@ function RunSeen({ start }: Props) {
             Add it
           </button>
         </form>
+        <ComplaintForm sending={sending} onAdd={(event) => record(event)} />
         {problem && (
           <p role="alert" className="text-error">
             {problem}

@@ -3,9 +3,11 @@ import { roundsOnRack } from '../../core/rack/roundsOnRack';
 import type { HeatOnward } from '../../core/run/heatOnward';
 import { progress } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import { nextWords } from '../../words/en/rack/rackWords';
 import { taskName } from '../../words/en/work/taskName';
+import { useCalls, type WaitCall } from '../bench/useCalls';
 import { useHeats } from '../bench/useHeats';
-import { withShowing } from '../shared/showing';
+import { useShowing, withShowing } from '../shared/showing';
 import { Axis } from './Axis';
 import type { OnRack } from './onRack';
 import { RackRow } from './RackRow';
@@ -22,6 +24,7 @@ const NOTHING_READ: never[] = [];
 function Rack({ start }: Props) {
   const { runs, problem, sending, record } = useRackRuns(start);
   const nowMs = useNow();
+  const { locale } = useShowing();
   const known = useMemo(() => runs.map((run) => ({ run, so: progress(run) })), [runs]);
   const setting = useMemo(
     () => known.filter(({ so }) => so.ended === null).map(({ run }) => ({ run, readings: NOTHING_READ })),
@@ -29,6 +32,11 @@ function Rack({ start }: Props) {
   );
   const heats = useHeats(setting, 0);
   const rows = useMemo(() => rowsOf(known, heats, nowMs), [known, heats, nowMs]);
+  useCalls(
+    rows.flatMap((row) => callOf(row, nowMs, locale)),
+    '',
+    false,
+  );
   const [last, setLast] = useState<{ runId: string; taskId: string; says: string } | null>(null);
 
   async function tick({ run, so }: OnRack, event: RunEvent) {
@@ -104,6 +112,24 @@ function useNow(): number {
     return () => clearInterval(timer);
   }, []);
   return nowMs;
+}
+
+/** What fell due longer ago has been heard, or nobody was there. */
+const CALLED_WITHIN_MS = 12 * 3600_000;
+
+/** What is due calls once, and once more after it was felt and was not ready. */
+function callOf({ run, so, round }: OnRack, nowMs: number, locale: string): WaitCall[] {
+  const [next] = round.due;
+  if (!next || next.due.low < nowMs - CALLED_WITHIN_MS) return [];
+  const times = so.feels.filter(({ taskId }) => taskId === next.taskId).length;
+  return [
+    {
+      runId: run.id,
+      id: `${next.kind}-${round.round}#${times}`,
+      words: `${run.snapshot.sheet.planName}: ${nextWords(next, nowMs, locale)}`,
+      isOver: next.due.low <= nowMs,
+    },
+  ];
 }
 
 /** What is due first stands first. */

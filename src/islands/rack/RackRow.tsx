@@ -47,7 +47,7 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
           {sheet.planName}
           {rounds > 1 && `, round ${round.round + 1} of ${rounds}`}
         </p>
-        {run.code !== null && <p className="quiet text-sm">Batch {run.code}</p>}
+        {run.code !== null && <p className="text-sm">Batch {run.code}</p>}
         <p className="font-semibold">{nextWords(next, nowMs, locale)}</p>
         <div className="mt-2 flex flex-wrap gap-2">
           {taskId === null ? (
@@ -70,7 +70,7 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
               <button
                 key={how}
                 type="button"
-                className="btn btn-ghost min-h-11 border-base-300"
+                className={`btn min-h-11 ${next.felt?.how === how ? 'btn-primary' : 'btn-secondary'}`}
                 aria-pressed={next.felt?.how === how}
                 disabled={sending}
                 onClick={() => onEvent({ kind: 'felt', taskId, how })}

@@ -189,6 +189,9 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
           <button type="button" className="btn btn-sm btn-ghost min-h-11" onClick={() => setEditing('label')}>
             Change the label
           </button>
+          <a className="btn btn-sm btn-ghost min-h-11" href={`/trace/${encodeURIComponent(item.id)}`}>
+            Where it went
+          </a>
           <VersionsLink kind="lot" id={item.id} name={item.number} />
         </div>
       )}

@@ -1,0 +1,141 @@
+import { goodPiecesSeen } from '../core/inspection/inspection';
+import { batchLotNumber, codeOfLotNumber } from '../core/run/batchCode';
+import { progress } from '../core/run/progress';
+import type { Run } from '../core/run/run';
+import { type TraceSource, traceLot, traceRun } from '../core/trace/trace';
+import { orNull } from './broken';
+import type { Workshop } from './openWorkshop';
+import { notFound } from './problem';
+import { findRun } from './runs';
+
+/** Less is what is left of taking and giving back. */
+const NOTHING = 1e-6;
+
+/** A batch that holds something of a lot. */
+export interface TracedBatch {
+  runId: string;
+  code: string | null;
+  planName: string;
+  startedAt: string;
+  /** Good pieces, by inspection or as it was said at the end; null while nobody has said. */
+  goodPieces: number | null;
+  isOpen: boolean;
+  complaints: number;
+  /** Of the lot itself or of what it came through last, in g, or in pieces of what is counted. */
+  amount: number;
+  /** Numbers of the lots of the scrap jar that it came through. */
+  through: string[];
+  /** It is there and can't be read. */
+  isBroken: boolean;
+}
+
+/** A lot that something of is in a batch. */
+export interface TracedSource {
+  lotId: string;
+  number: string;
+  materialId: string;
+  materialName: string;
+  amount: number;
+  /** Codes of the batches that it came through. */
+  through: string[];
+}
+
+/**
+ * Every batch that holds something of a lot.
+ *
+ * @throws Problem 404
+ */
+export function traceOfLot(workshop: Workshop, lotId: string) {
+  const { lots, materials } = workshop;
+  const lot = lots.find(lotId)?.item;
+  if (!lot) throw notFound('lot', lotId);
+  const found = traceLot(lotId, sourceOf(workshop));
+  const numberOf = (id: string) => orNull(() => lots.find(id))?.item.number ?? id;
+  return {
+    lot,
+    materialName: orNull(() => materials.find(lot.item.id))?.item.name ?? lot.item.id,
+    batches: found.map(({ runId, amount, through }) => ({
+      ...batchOf(workshop, runId),
+      amount,
+      through: through.map(numberOf),
+    })),
+  };
+}
+
+/**
+ * Every lot that something of is in a batch.
+ *
+ * @throws Problem 404
+ */
+export function traceOfRun(workshop: Workshop, runId: string): TracedSource[] {
+  const { lots, materials } = workshop;
+  findRun(workshop, runId);
+  return traceRun(runId, sourceOf(workshop)).flatMap(({ lotId, amount, through }) => {
+    const lot = orNull(() => lots.find(lotId))?.item;
+    if (!lot) return [];
+    return [
+      {
+        ...{ lotId, number: lot.number, materialId: lot.item.id, amount },
+        materialName: orNull(() => materials.find(lot.item.id))?.item.name ?? lot.item.id,
+        through: through.map((id) => orNull(() => findRun(workshop, id))?.code ?? id),
+      },
+    ];
+  });
+}
+
+function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' | 'through'> {
+  const run = orNull(() => workshop.runs.find(runId));
+  if (!run)
+    return {
+      ...{ runId, code: null, planName: '', startedAt: '', goodPieces: null, isOpen: false, complaints: 0 },
+      isBroken: true,
+    };
+  const so = progress(run);
+  const { sheet } = run.snapshot;
+  const seen = goodPiecesSeen(so.inspections, sheet.totals.rounds);
+  return {
+    runId,
+    ...{ code: run.code, planName: sheet.planName, startedAt: run.startedAt, isBroken: false },
+    goodPieces: seen ?? (so.ended?.kind === 'finished' ? so.ended.goodPieces : null),
+    isOpen: so.ended === null,
+    complaints: so.complaints.length,
+  };
+}
+
+/** By the entries of the stock, and by the codes that lots of the scrap jar are called after. */
+function sourceOf({ lots, materials, runs }: Workshop): TraceSource {
+  const isScrap = (lotId: string) => {
+    const materialId = orNull(() => lots.find(lotId))?.item.item.id;
+    return materialId !== undefined && orNull(() => materials.find(materialId))?.item.kind === 'scrap';
+  };
+  const codeOf = (runId: string): Run['code'] => orNull(() => runs.find(runId))?.code ?? null;
+  return {
+    runsOfLot: (lotId) =>
+      sums(lots.entriesOfLot(lotId), ({ owner }) => (owner?.kind === 'run' ? owner.id : null)).map(
+        ([runId, amount]) => ({ runId, amount }),
+      ),
+    lotsOfRun: (runId) =>
+      sums(lots.entriesOfRun(runId), (entry) => entry.lotId).map(([lotId, amount]) => ({ lotId, amount })),
+    lotsLeftBy(runId) {
+      const code = codeOf(runId);
+      return code === null ? [] : lots.idsNumbered(batchLotNumber(code)).filter(isScrap);
+    },
+    runThatLeft(lotId) {
+      const code = codeOfLotNumber(orNull(() => lots.find(lotId))?.item.number ?? '');
+      return code === null || !isScrap(lotId) ? null : runs.idOfCode(code);
+    },
+  };
+}
+
+type Entry = ReturnType<Workshop['lots']['entriesOfLot']>[number];
+
+/** What was used and not given back, by whatever it is counted by. */
+function sums(entries: readonly Entry[], by: (entry: Entry) => string | null): [string, number][] {
+  const taken = new Map<string, number>();
+  for (const entry of entries) {
+    const key = by(entry);
+    if (key !== null && (entry.kind === 'used' || entry.kind === 'returned'))
+      taken.set(key, (taken.get(key) ?? 0) - entry.change);
+  }
+  return [...taken].filter(([, amount]) => amount > NOTHING);
+}
