@@ -1,13 +1,29 @@
+import type { RackRound } from '../core/rack/rackRounds';
 import { roundsOnRack } from '../core/rack/roundsOnRack';
 import { progress } from '../core/run/progress';
 import type { Run } from '../core/run/run';
 import type { BrokenRecord } from '../db/readRecord';
 import type { Workshop } from './openWorkshop';
 
-/** Runs with rounds on the rack: open ones that are poured, and finished ones whose bars are not put away. */
-export function rackRuns({ runs, now }: Workshop): { items: Run[]; broken: BrokenRecord[] } {
+/** A run on the rack, with its rounds that are there. */
+export interface RunOnRack {
+  run: Run;
+  rounds: RackRound[];
+}
+
+/**
+ * Runs with rounds on the rack: open ones that are poured, and finished ones whose bars are not put away.
+ *
+ * @param open those on the bench, where they were read already
+ */
+export function rackRuns(
+  { runs, now }: Workshop,
+  open = runs.open(),
+): { items: RunOnRack[]; broken: BrokenRecord[] } {
   const nowMs = Date.parse(now());
-  const [open, finished] = [runs.open(), runs.onRack()];
-  const onRack = open.items.filter((run) => roundsOnRack(run, progress(run), nowMs).length > 0);
-  return { items: [...onRack, ...finished.items], broken: [...open.broken, ...finished.broken] };
+  const finished = runs.onRack();
+  const items = [...open.items, ...finished.items]
+    .map((run) => ({ run, rounds: roundsOnRack(run, progress(run), nowMs) }))
+    .filter(({ rounds }) => rounds.length > 0);
+  return { items, broken: [...open.broken, ...finished.broken] };
 }

@@ -103,8 +103,8 @@ export function recordEvent(
     stockFollows(workshop, after, event);
     if (event.kind === 'finished' || event.kind === 'abandoned')
       workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);
-    const so = progress(after);
-    if (so.ended) workshop.runs.setOnRack(runId, roundsOnRack(after, so, Date.parse(recordedAt)).length > 0);
+    if (after.events.some((each) => each.event.kind === 'finished'))
+      workshop.runs.setOnRack(runId, roundsOnRack(after, progress(after), Date.parse(recordedAt)).length > 0);
     return after;
   });
   const run = record.immediate();

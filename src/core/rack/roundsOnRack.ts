@@ -15,5 +15,14 @@ export function roundsOnRack(
   nowMs: number,
   heat: HeatOnward | null = null,
 ): RackRound[] {
+  // Most runs at the bench are not so far, and times take a while.
+  if (!hasPouredRound(so)) return [];
   return rackRounds(so, onward(so, heat, Date.parse(run.startedAt), nowMs));
+}
+
+function hasPouredRound({ tasks }: Progress): boolean {
+  const open = new Set(
+    tasks.filter(({ kind, doneAt }) => kind === 'pour' && doneAt === null).map(({ round }) => round),
+  );
+  return tasks.some(({ kind, round }) => kind === 'pour' && !open.has(round));
 }
