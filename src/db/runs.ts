@@ -84,7 +84,7 @@ function statementsOf(db: Database.Database) {
      ORDER BY ended_at DESC, id LIMIT ?`,
     ),
     onRack: db.prepare<[], RunRow>(
-      `SELECT ${COLUMNS} FROM runs WHERE on_rack = 1 AND ended = 'finished' AND ${isShown('run', 'runs.id')}
+      `SELECT ${COLUMNS} FROM runs WHERE on_rack = 1 AND ${isShown('run', 'runs.id')}
        ORDER BY ended_at, id`,
     ),
     finishedOfPlan: db.prepare<[string, number], { id: string; code: string | null; ended_at: string }>(
