@@ -19,7 +19,8 @@ export interface TracedBatch {
   startedAt: string;
   /** Good pieces, by inspection or as it was said at the end; null while nobody has said. */
   goodPieces: number | null;
-  isOpen: boolean;
+  /** How it ended; null while it is on the bench. */
+  ended: 'finished' | 'abandoned' | null;
   complaints: number;
   /** Of the lot itself or of what it came through last, in g, or in pieces of what is counted. */
   amount: number;
@@ -51,14 +52,19 @@ export function traceOfLot(workshop: Workshop, lotId: string) {
   if (!lot) throw notFound('lot', lotId);
   const found = traceLot(lotId, sourceOf(workshop));
   const numberOf = (id: string) => orNull(() => lots.find(id))?.item.number ?? id;
+  const batches = found.map(({ runId, amount, through }) => ({
+    ...batchOf(workshop, runId),
+    amount,
+    through: through.map(numberOf),
+  }));
+  // One that came to hold of it in two ways is one batch.
+  const each = [...new Map(batches.map((batch) => [batch.runId, batch])).values()];
   return {
     lot,
+    batchCount: each.length,
+    goodPieces: each.reduce((sum, { goodPieces }) => sum + (goodPieces ?? 0), 0),
+    batches,
     materialName: orNull(() => materials.find(lot.item.id))?.item.name ?? lot.item.id,
-    batches: found.map(({ runId, amount, through }) => ({
-      ...batchOf(workshop, runId),
-      amount,
-      through: through.map(numberOf),
-    })),
   };
 }
 
@@ -87,7 +93,7 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
   const run = orNull(() => workshop.runs.find(runId));
   if (!run)
     return {
-      ...{ runId, code: null, planName: '', startedAt: '', goodPieces: null, isOpen: false, complaints: 0 },
+      ...{ runId, code: null, planName: '', startedAt: '', goodPieces: null, ended: null, complaints: 0 },
       isBroken: true,
     };
   const so = progress(run);
@@ -97,7 +103,7 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
     runId,
     ...{ code: run.code, planName: sheet.planName, startedAt: run.startedAt, isBroken: false },
     goodPieces: seen ?? (so.ended?.kind === 'finished' ? so.ended.goodPieces : null),
-    isOpen: so.ended === null,
+    ended: so.ended?.kind ?? null,
     complaints: so.complaints.length,
   };
 }

@@ -2,11 +2,11 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { recallCsv } from '../../src/formats/recordCsv';
 import { createPlan } from '../../src/server/plans';
-import { findRun, recordEvent } from '../../src/server/runs';
+import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import { addLot } from '../../src/server/stock';
 import { traceOfLot, traceOfRun } from '../../src/server/trace';
 import { BOX, fragrance, planFile } from '../support/planFiles';
-import { makeInWorkshop } from '../support/runs';
+import { makeInWorkshop, nextEvent } from '../support/runs';
 import { problemFrom, workshopWith } from '../support/workshops';
 
 test('a fragrance lot is recalled through the scrap jar into what that was set into, and traced back from there', async () => {
@@ -55,11 +55,33 @@ test('a fragrance lot is recalled through the scrap jar into what that was set i
     ],
   );
 
+  // A batch that holds of it in two ways is one, with its pieces once; one that was given up is told as such.
+  const both = createPlan(workshop, {
+    ...plan.plan,
+    pours: plan.plan.pours.map((pour) => ({ ...pour, doses: stored.plan.pours[0]?.doses ?? [] })),
+  });
+  const twice = await makeInWorkshop(workshop, both.id);
+  const counted = traceOfLot(workshop, lot.id);
+  assert.equal(counted.batches.filter(({ runId }) => runId === twice.id).length, 2);
+  assert.deepEqual([counted.batchCount, counted.goodPieces], [3, 18]);
+  const open = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id: left } = open;
+  for (
+    let event = nextEvent(open), step = 0;
+    event && step < 3;
+    step++, event = nextEvent(findRun(workshop, left))
+  )
+    recordEvent(workshop, left, crypto.randomUUID(), event);
+  recordEvent(workshop, left, crypto.randomUUID(), { kind: 'abandoned', note: '' });
+  assert.equal(traceOfLot(workshop, lot.id).batches.find(({ runId }) => runId === left)?.ended, 'abandoned');
+
   // What is said of its bars later is told with it, and a recall list is one file.
   const complaint = { kind: 'complained' as const, words: 'Itches', from: 'A neighbour', done: '' };
   recordEvent(workshop, second.id, crypto.randomUUID(), complaint);
   assert.equal(findRun(workshop, second.id).events.at(-1)?.event.kind, 'complained');
-  const told = traceOfLot(workshop, lot.id).batches;
+  const told = traceOfLot(workshop, lot.id).batches.filter(
+    ({ runId }) => runId === first.id || runId === second.id,
+  );
   assert.deepEqual(
     told.map(({ complaints }) => complaints),
     [0, 1],

@@ -1,4 +1,4 @@
-import { goodPiecesSeen, lastOfRounds, lastWeightsG } from '../inspection/inspection';
+import { faultsOfRounds, goodPiecesSeen, lastWeightsG } from '../inspection/inspection';
 import { logEntry } from '../run/logEntry';
 import { progress } from '../run/progress';
 import type { Run } from '../run/run';
@@ -43,7 +43,7 @@ export function runFacts(run: Run): RunFact[] {
       ? []
       : [{ kind, round: null, letter: '', name: '', value, ...about }];
   const weightsG = lastWeightsG(so.inspections);
-  const faults = lastOfRounds(so.inspections).flatMap((each) => each.faults.map(({ fault }) => fault));
+  const faults = faultsOfRounds(so.inspections).map(({ seen }) => seen.fault);
   return [
     ...of('version', run.planVersion),
     ...of('pieces', sheet.pieces),

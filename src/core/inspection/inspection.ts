@@ -21,6 +21,20 @@ export function lastOfRounds(inspections: readonly Inspection[]): Inspection[] {
   return [...new Map(inspections.map((each) => [each.round, each])).values()];
 }
 
+/** A fault, and the round that it was seen in, from 0. */
+export interface FaultOfRound {
+  seen: FaultSeen;
+  round: number;
+}
+
+/** Every fault that was seen at any look, as it was seen last: a later look for something else takes none away. */
+export function faultsOfRounds(inspections: readonly Inspection[]): FaultOfRound[] {
+  const last = new Map<string, FaultOfRound>();
+  for (const { round, faults } of inspections)
+    for (const seen of faults) last.set(`${round} ${seen.fault}`, { seen, round });
+  return [...last.values()];
+}
+
 /** Good pieces by the last inspection of each round; null while one was not looked at. */
 export function goodPiecesSeen(inspections: readonly Inspection[], rounds: number): number | null {
   const last = lastOfRounds(inspections);

@@ -1,7 +1,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import type { Cause, FaultCauses } from '../../core/causes/causes';
 import type { FaultSeen, Inspection } from '../../core/inspection/inspection';
-import { lastOfRounds } from '../../core/inspection/inspection';
+import { faultsOfRounds } from '../../core/inspection/inspection';
 import type { Run } from '../../core/run/run';
 import { causeWords, changeWords, NOT_RECORDED, ruledOutWords } from '../../words/en/inspection/causeWords';
 import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
@@ -22,11 +22,7 @@ const TOLD = 4;
 
 /** What was seen of a run's pieces, and what could have been the causes by what it measured. */
 export function Causes({ run, inspections }: Props) {
-  const faults = useMemo(
-    () =>
-      lastOfRounds(inspections).flatMap((each) => each.faults.map((seen) => ({ seen, round: each.round }))),
-    [inspections],
-  );
+  const faults = useMemo(() => faultsOfRounds(inspections), [inspections]);
   const told = useCauses(run, faults);
   if (faults.length === 0) return null;
   return (

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
+import type { FaultOfRound } from '../../core/inspection/inspection';
 import type { Run } from '../../core/run/run';
-import type { CausesAnswer, CausesRequest, FaultOfRound } from '../../workers/causesProtocol';
+import type { CausesAnswer, CausesRequest } from '../../workers/causesProtocol';
 
 /** What could have been the causes of faults, worked out beside the page. */
 export function useCauses(run: Run, faults: readonly FaultOfRound[]): CausesAnswer | 'working' {
