@@ -25,6 +25,8 @@ const KIND_NAMES: Record<FactKind, string> = {
   verdict: 'How it came out',
 };
 
+const IN_A_PLAN: ReadonlySet<FactKind> = new Set(['base', 'planned-dose', 'planned-heat', 'weighed']);
+
 /** What a line of a comparison is about: “B: Bay & Rope, on the scale”. */
 export function factName({ kind, round, letter, name }: Compared, hasRounds: boolean): string {
   const where = [hasRounds && round !== null ? `Round ${round}` : '', letter].filter((part) => part !== '');
@@ -34,7 +36,8 @@ export function factName({ kind, round, letter, name }: Compared, hasRounds: boo
 
 /** A side of it with its unit. */
 export function factValue(kind: FactKind, value: number | string | null, showing: Showing): string {
-  if (value === null) return kind === 'base' || kind === 'weighed' ? 'none' : 'not recorded';
+  // What is not in a plan was not forgotten to be read.
+  if (value === null) return IN_A_PLAN.has(kind) ? 'none' : 'not recorded';
   switch (kind) {
     case 'planned-dose':
       return showPercent(Number(value), showing.locale, 2);
