@@ -51,11 +51,11 @@ test('a file that another program holds is waited for while others are answered,
   const other = new Database(database);
   t.after(() => other.close());
   const post = () => send(server.base, 'POST', '/api/materials', named(`Held ${Math.random()}`));
+  const look = async () => (await fetch(`${server.base}/plans`)).status;
+  await look(); // What a page loads the first time is loaded now: a slow machine must not use up the wait with it.
   other.exec('BEGIN IMMEDIATE');
   const waiting = post();
-  const answered: number[] = [];
-  for (let look = 0; look < 20; look++) answered.push((await fetch(`${server.base}/plans`)).status);
-  assert.deepEqual(new Set(answered), new Set([200]));
+  assert.deepEqual([await look(), await look(), await look()], [200, 200, 200]);
   other.exec('ROLLBACK');
   assert.equal((await waiting).status, 201);
   other.exec('BEGIN IMMEDIATE');
