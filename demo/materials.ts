@@ -82,6 +82,8 @@ const scrap = (id: string, name: string, colour: string, note: string): Scrap =>
   note,
   inci: null,
   origins: [],
+  holds: null,
+  melts: 1,
   densityGPerMl: 1.05,
   colour,
 });

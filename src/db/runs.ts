@@ -12,7 +12,6 @@ import {
 } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
 import { z } from '../core/zod';
-import { folded } from './folded';
 import { isShown } from './putAway';
 import {
   type BrokenRecord,
@@ -73,11 +72,6 @@ function statementsOf(db: Database.Database) {
     countFinished: db.prepare<[], { total: number }>(
       `SELECT (SELECT count(*) FROM runs WHERE ended = 'finished')
          - (SELECT count(*) FROM put_away WHERE kind = 'run') AS total`,
-    ),
-    // The words of all runs are looked through once, for the page and for how many there are.
-    found: db.prepare<[string], { id: string }>(
-      `SELECT id FROM runs WHERE ended = 'finished' AND instr(words, ?) > 0 AND ${isShown('run', 'runs.id')}
-       ORDER BY ended_at DESC, id`,
     ),
     ofMold: db.prepare<[string, number], RunRow>(
       `SELECT ${COLUMNS} FROM runs WHERE ended = 'finished' AND snapshot ->> '$.sheet.mold.id' = ?
@@ -179,15 +173,12 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     const reads = rows.map(runs.read);
     return { items: readable(reads), broken: broken(reads), total };
   };
-  /** Ids of finished runs whose plan or note has these words, the last finished first, and how many there are. */
-  function finishedIds(search: string, offset: number, limit: number): { ids: string[]; total: number } {
-    if (search === '')
-      return {
-        ids: sql.finished.all(limit, offset).map(({ id }) => id),
-        total: sql.countFinished.get()?.total ?? 0,
-      };
-    const found = sql.found.all(folded(search));
-    return { ids: found.slice(offset, offset + limit).map(({ id }) => id), total: found.length };
+  /** Ids of finished runs, the last finished first, and how many there are. */
+  function finishedIds(offset: number, limit: number): { ids: string[]; total: number } {
+    return {
+      ids: sql.finished.all(limit, offset).map(({ id }) => id),
+      total: sql.countFinished.get()?.total ?? 0,
+    };
   }
 
   return {
@@ -201,9 +192,9 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       const rows = sql.open.all();
       return page(rows, rows.length);
     },
-    /** Finished runs whose plan or note has these words, the last finished first. */
-    finished({ search = '', offset = 0, limit = 50 } = {}): Page<Run> {
-      const { ids, total } = finishedIds(search, offset, limit);
+    /** Finished runs, the last finished first. */
+    finished({ offset = 0, limit = 50 } = {}): Page<Run> {
+      const { ids, total } = finishedIds(offset, limit);
       return page(
         ids.flatMap((id) => sql.one.get(id) ?? []),
         total,

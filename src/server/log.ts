@@ -1,20 +1,35 @@
 import type Database from 'better-sqlite3';
+import type { RunSearch } from '../core/run/facets';
 import { type LogEntry, logEntry } from '../core/run/logEntry';
 import type { BrokenRecord, Page } from '../db/readRecord';
 import type { Workshop } from './openWorkshop';
+import { indexMissing } from './search/indexRuns';
 
 /** A finished run stays as it is, so that what the Logbook keeps of it is worked out once. */
 const KEPT = new WeakMap<Database.Database, Map<string, LogEntry>>();
 const MOST_KEPT = 2000;
 
-/** What the Logbook shows of finished runs whose plan or note has these words, the last finished first. */
+/** So many runs that are not in the index yet are put in before it is asked; the others come in the background. */
+const INDEXED_AT_ONCE = 50;
+
+interface Asked extends Partial<RunSearch> {
+  offset?: number;
+  limit?: number;
+}
+
+/** What the Logbook shows of finished runs in which these words stand, and that have what was chosen, the last finished first. */
 export function logPage(
-  { db, runs }: Workshop,
-  { search = '', offset = 0, limit = 50 } = {},
+  workshop: Workshop,
+  { search = '', chosen = [], offset = 0, limit = 50 }: Asked = {},
 ): Page<LogEntry> {
+  const { db, runs, runSearch } = workshop;
+  const isAsked = search !== '' || chosen.length > 0;
+  if (isAsked) indexMissing(workshop, INDEXED_AT_ONCE);
   const kept = KEPT.get(db) ?? new Map<string, LogEntry>();
   KEPT.set(db, kept);
-  const { ids, total } = runs.finishedIds(search, offset, limit);
+  const { ids, total } = isAsked
+    ? runSearch.find({ search, chosen }, offset, limit)
+    : runs.finishedIds(offset, limit);
   const items: LogEntry[] = [];
   const broken: BrokenRecord[] = [];
   for (const id of ids) {

@@ -1,6 +1,7 @@
 import { scalePlan } from '../core/plan/scalePlan';
 import type { Sheet } from '../core/plan/sheet';
 import { type Need, needOf } from '../core/stock/need';
+import { leftOf } from '../core/stock/stock';
 import type { Workshop } from './openWorkshop';
 import { moldsOf } from './planFile';
 import { planView, type ViewContext } from './views';
@@ -29,7 +30,9 @@ export async function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewCo
     const [stored] = workshop.plans.versions(embed.id);
     const molds = stored && moldsOf(workshop, stored.plan);
     if (pieceG === null || !molds) continue;
-    const pieces = Math.max(1, Math.ceil(embed.massG / pieceG - 1e-9));
+    const onShelf = Math.max(0, leftOf(workshop.lots.stockOf(embed.id)));
+    const pieces = Math.ceil(embed.massG / pieceG - onShelf - 1e-9);
+    if (pieces <= 0) continue;
     const { sheet: asPlanned } = await planView(workshop, stored, context);
     const made = await planView(
       workshop,

@@ -20,6 +20,7 @@ import { recordReader } from '../db/readRecord';
 import { type RecordTable, recordTable } from '../db/records';
 import { recordVersionTable } from '../db/recordVersions';
 import { runReadingTable } from '../db/runReadings';
+import { runSearchTable } from '../db/runSearch';
 import { runTable } from '../db/runs';
 import { completeMaterial } from '../db/upcasters/material';
 import { completeMold } from '../db/upcasters/mold';
@@ -35,6 +36,8 @@ export interface Workshop {
   molds: RecordTable<Mold>;
   plans: ReturnType<typeof planTable>;
   runs: ReturnType<typeof runTable>;
+  /** Finished runs by their words. */
+  runSearch: ReturnType<typeof runSearchTable>;
   lots: ReturnType<typeof lotTable>;
   /** What instruments showed while runs were made. */
   readings: ReturnType<typeof runReadingTable>;
@@ -90,6 +93,7 @@ export function tablesOf(
     molds,
     plans: planTable(db, (id) => barsOfMold(molds, id)),
     runs: runTable(db, rules),
+    runSearch: runSearchTable(db),
     lots: lotTable(db),
     readings: runReadingTable(db),
     instrumentChecks: instrumentCheckTable(db),

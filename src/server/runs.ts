@@ -10,6 +10,7 @@ import { checkContext } from './checkContext';
 import type { Workshop } from './openWorkshop';
 import { findPlan } from './plans';
 import { idTaken, notFound, Problem } from './problem';
+import { indexRun } from './search/indexRuns';
 import { snapshotOf } from './snapshots';
 import { stockFollows } from './stockFollows';
 
@@ -103,8 +104,10 @@ export function recordEvent(
     stockFollows(workshop, after, event);
     if (event.kind === 'finished' || event.kind === 'abandoned')
       workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);
-    if (after.events.some((each) => each.event.kind === 'finished'))
+    if (after.events.some((each) => each.event.kind === 'finished')) {
+      indexRun(workshop, after);
       workshop.runs.setOnRack(runId, roundsOnRack(after, progress(after), Date.parse(recordedAt)).length > 0);
+    }
     return after;
   });
   const run = record.immediate();

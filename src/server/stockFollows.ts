@@ -1,16 +1,13 @@
-import { pourTint } from '../core/colour/pourTint';
-import type { Material } from '../core/materials/material';
-import { batchLotNumber } from '../core/run/batchCode';
 import type { WeighedPart } from '../core/run/done';
 import { plannedTaskId } from '../core/run/jugBase';
 import { progress } from '../core/run/progress';
 import type { Run, RunEvent } from '../core/run/run';
-import { usedByTask, usedMaterials, weighedMaterial } from '../core/run/usedMaterials';
+import { usedByTask, usedMaterials, weighedParts } from '../core/run/usedMaterials';
 import type { ScheduledTask } from '../core/schedule/scheduledTask';
 import { takeFromLots } from '../core/stock/stock';
 import type { Workshop } from './openWorkshop';
 import { invalidField } from './problem';
-import { addLot } from './stock';
+import { putIntoScrapJar, scrapName, setAside, takeAsideBack } from './setAside';
 
 /** What a run takes goes off the shelf as it is weighed, and comes back with what undoes it. */
 
@@ -43,7 +40,13 @@ export function stockFollows(workshop: Workshop, run: Run, event: RunEvent): voi
       return;
     case 'finished':
       takeRest(workshop, run, event.lots ?? []);
-      putIntoScrapJar(workshop, run, event.toScrapG ?? 0);
+      putIntoScrapJar(workshop, run, { name: scrapName(run), massG: event.toScrapG ?? 0, pourIndexes: [] });
+      return;
+    case 'set-aside':
+      setAside(workshop, run, event);
+      return;
+    case 'taken-back':
+      takeAsideBack(workshop, run, event.entryId);
       return;
     case 'abandoned':
       if (event.isPutBack) giveBack(workshop, run.id, null);
@@ -60,17 +63,29 @@ type Weighing = Extract<RunEvent, { kind: 'weighed' | 'added' | 'corrected' }>;
 
 function takeWeighed(workshop: Workshop, run: Run, { taskId, massG, lotId }: Weighing): void {
   const task = taskOf(run, taskId);
-  const of = task && weighedMaterial(run.snapshot.sheet, task);
-  if (of) take(workshop, run.id, of.id, { massG, lotId: lotId ?? null }, taskId);
+  if (!task) return;
+  // The lot that was said is of the larger part.
+  weighedParts(run.snapshot.sheet, task).forEach(({ id, share }, place) => {
+    const from = { massG: massG * share, lotId: place === 0 ? (lotId ?? null) : null };
+    take(workshop, run.id, id, from, taskId);
+  });
 }
 
 /** Takes all that a task has used by now: each part of a weighing from its lot, pieces from the first to expire. */
 function takeAnew(workshop: Workshop, run: Run, taskId: string): void {
   const task = progress(run).tasks.find(({ id }) => id === taskId);
   if (!task) return;
-  for (const { materialId, amount } of usedByTask(run, task))
-    for (const part of task.parts.length > 0 ? task.parts : [{ massG: amount, lotId: null }])
-      take(workshop, run.id, materialId, part, taskId);
+  usedByTask(run, task).forEach(({ materialId, amount }, place) => {
+    const share = task.actualG ? amount / task.actualG : 1;
+    for (const { massG, lotId } of task.parts.length > 0 ? task.parts : [{ massG: amount, lotId: null }])
+      take(
+        workshop,
+        run.id,
+        materialId,
+        { massG: massG * (task.parts.length > 0 ? share : 1), lotId: place === 0 ? lotId : null },
+        taskId,
+      );
+  });
 }
 
 /**
@@ -151,43 +166,4 @@ function giveBack({ lots, now, newId }: Workshop, runId: string, taskId: string 
         note: 'It was not taken after all',
       });
   }
-}
-
-/**
- * Puts what a run left into the scrap jar: a lot of the scrap that is called after the plan, which comes onto the shelf
- * with the first of them. Call inside the transaction that ends the run.
- */
-function putIntoScrapJar(workshop: Workshop, run: Run, massG: number): void {
-  if (!(massG > 0)) return;
-  const { materials, now, newId } = workshop;
-  const { planName, pours } = run.snapshot.sheet;
-  const name = `Scrap of ${planName.replaceAll(';', ',')}`.slice(0, 80);
-  const known = materials.all().find(({ item }) => item.kind === 'scrap' && item.name === name)?.item;
-  const [most] = pours.toSorted((a, b) => b.intoMoldG - a.intoMoldG);
-  const scrap: Material = known ?? {
-    kind: 'scrap',
-    id: newId(),
-    name,
-    note: '',
-    inci: null,
-    origins: null,
-    lowStock: null,
-    archived: false,
-    densityGPerMl: most ? Number((most.jugG / most.jugVolumeMl).toFixed(4)) : null,
-    colour: most ? pourTint(most).hex : null,
-  };
-  if (!known) materials.insert(scrap, now());
-  const day = now().slice(0, 10);
-  addLot(workshop, {
-    item: { kind: 'material', id: scrap.id },
-    // By its code, what it went into is traced back to it.
-    number: run.code === null ? `Run of ${day}` : batchLotNumber(run.code),
-    boughtOn: day,
-    price: null,
-    discountFraction: 0,
-    amount: massG,
-    bestBefore: null,
-    openedOn: null,
-    note: '',
-  });
 }

@@ -110,9 +110,11 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
 
 /** By the entries of the stock, and by the codes that lots of the scrap jar are called after. */
 function sourceOf({ lots, materials, runs }: Workshop): TraceSource {
-  const isScrap = (lotId: string) => {
+  // What a batch leaves is scrap, or pieces to be set in.
+  const isLeft = (lotId: string) => {
     const materialId = orNull(() => lots.find(lotId))?.item.item.id;
-    return materialId !== undefined && orNull(() => materials.find(materialId))?.item.kind === 'scrap';
+    const kind = materialId === undefined ? null : orNull(() => materials.find(materialId))?.item.kind;
+    return kind === 'scrap' || kind === 'piece';
   };
   const codeOf = (runId: string): Run['code'] => orNull(() => runs.find(runId))?.code ?? null;
   return {
@@ -124,11 +126,11 @@ function sourceOf({ lots, materials, runs }: Workshop): TraceSource {
       sums(lots.entriesOfRun(runId), (entry) => entry.lotId).map(([lotId, amount]) => ({ lotId, amount })),
     lotsLeftBy(runId) {
       const code = codeOf(runId);
-      return code === null ? [] : lots.idsNumbered(batchLotNumber(code)).filter(isScrap);
+      return code === null ? [] : lots.idsNumbered(batchLotNumber(code)).filter(isLeft);
     },
     runThatLeft(lotId) {
       const code = codeOfLotNumber(orNull(() => lots.find(lotId))?.item.number ?? '');
-      return code === null || !isScrap(lotId) ? null : runs.idOfCode(code);
+      return code === null || !isLeft(lotId) ? null : runs.idOfCode(code);
     },
   };
 }

@@ -7,6 +7,7 @@ import { copiesByDay } from './copies';
 import { databaseProblem } from './databaseProblem';
 import { openWorkshop, type Workshop } from './openWorkshop';
 import { Problem } from './problem';
+import { indexInBackground } from './search/indexRuns';
 
 export { openWorkshop, type Workshop };
 
@@ -16,6 +17,7 @@ const MS_PER_DAY = 86_400_000;
 
 let opened: Workshop | undefined;
 let stopCopies = () => {};
+let stopIndexing = () => {};
 
 /**
  * The workshop this process serves, opened at its first use and closed when the process ends. No other process may
@@ -49,6 +51,7 @@ export function workshop(): Workshop {
   opened.plans.forgetDeleted(new Date(longAgo).toISOString());
   process.once('exit', () => opened?.db.close());
   stopCopies = copiesByDay(opened);
+  stopIndexing = indexInBackground(opened);
   return opened;
 }
 
@@ -61,11 +64,13 @@ export function reopened<Answer>(put: (folder: string) => Answer): Answer {
   const { db, folder } = workshop();
   if (folder === null) throw new RangeError('a workshop that is kept nowhere');
   stopCopies();
+  stopIndexing();
   db.close();
   try {
     return put(folder);
   } finally {
     opened = openWorkshop(folder);
     stopCopies = copiesByDay(opened);
+    stopIndexing = indexInBackground(opened);
   }
 }

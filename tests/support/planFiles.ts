@@ -209,6 +209,8 @@ export function scrap(over: Partial<Scrap> = {}): Scrap {
     inci: null,
     densityGPerMl: 1.05,
     colour: '#6d8a4f',
+    holds: null,
+    melts: 1,
     ...over,
   };
 }

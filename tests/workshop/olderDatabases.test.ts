@@ -7,6 +7,7 @@ import { progress } from '../../src/core/run/progress';
 import { snapshotSchema } from '../../src/core/run/snapshot';
 import { weighedG } from '../../src/core/run/weighedG';
 import { sectionOf } from '../../src/core/section/section';
+import { logPage } from '../../src/server/log';
 import { recordEvent } from '../../src/server/runs';
 import { planView } from '../../src/server/views';
 import { openWorkshop } from '../../src/server/workshop';
@@ -118,7 +119,7 @@ for (const step of OLDER_STEPS)
       goodPieces: 9,
       note: 'gone on with',
     });
-    assert.equal(workshop.runs.finished({ search: 'GONE on' }).items.length, 1);
+    assert.equal(logPage(workshop, { search: 'GONE on' }).items.length, 1);
     assert.equal(workshop.runs.finished().total, 2);
   });
 

@@ -109,7 +109,9 @@ test('every table of the database has its place in the export', () => {
       "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name",
     )
     .all()
-    .map(({ name }) => name);
+    .map(({ name }) => name)
+    // The Logbook's index is made anew from the runs.
+    .filter((name) => !/^run_(search|facets|words)/.test(name));
   assert.deepEqual(tables, OPEN_TABLES.toSorted());
 });
 

@@ -1,6 +1,6 @@
 import type { Base } from '../materials/base';
 import type { Figure } from '../materials/defaults';
-import { contentOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
+import { contentOf, isInherited, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { exceedsCap } from './exceeds';
 import type { Check, Found } from './finding';
 import { ownDoses, timesDoses } from './timesDoses';
@@ -54,10 +54,16 @@ function isBlock({ material }: SheetLine): boolean {
   return material.kind === 'colorant' && material.form === 'block';
 }
 
-/** What caps are said of. A usual weight of a block is not trusted to stretch them. */
+/**
+ * What caps are said of. A usual weight of a block is not trusted to stretch them; what comes with base that is melted
+ * again is no base.
+ */
 function cappedBaseG(pour: SheetPour): number {
-  const blocks = contentOf(pour).filter((line) => isBlock(line) && !line.assumed.includes('block-mass'));
-  return pour.baseG + sumOf(blocks, ({ massG }) => massG);
+  const blocks = contentOf(pour).filter(
+    (line) => isBlock(line) && !isInherited(line) && !line.assumed.includes('block-mass'),
+  );
+  const inherited = pour.inherited.filter((line) => !isBlock(line));
+  return pour.baseG + sumOf(blocks, ({ massG }) => massG) - sumOf(inherited, ({ massG }) => massG);
 }
 
 function countedLines(spec: CapSpec, pour: SheetPour) {

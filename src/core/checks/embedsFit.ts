@@ -1,7 +1,8 @@
 import { depthMm, isKnown } from '../molds/shape';
 import type { Sheet, SheetPour } from '../plan/sheet';
+import { leftOf } from '../stock/stock';
 import { wholeSheet } from '../work/rounds';
-import type { Check, Found } from './finding';
+import type { Check, CheckContext, Found } from './finding';
 import { PLAIN } from './plain';
 
 /** Closer than this a piece stays where it is put, since base thickens around it. Our own assumption. */
@@ -10,14 +11,14 @@ const STAYS_WITHIN = 0.01;
 type SheetEmbed = SheetPour['embeds'][number];
 
 /** Whether what is set into a pour stays where it should, fits the cavity, and is there. */
-export const embedsFit: Check = (sheet) => {
+export const embedsFit: Check = (sheet, { shelf }) => {
   const depth = isKnown(sheet.mold.shape) ? depthMm(sheet.mold.shape) : null;
   return [
     ...sheet.pours.flatMap((pour, pourIndex) => [
       ...unsized(pour, pourIndex),
       ...pour.embeds.flatMap((embed) => placed(embed, pour, pourIndex, depth)),
     ]),
-    ...madeAhead(sheet),
+    ...madeAhead(sheet, shelf),
   ];
 };
 
@@ -55,19 +56,19 @@ function liftOf({ bottomMm }: SheetEmbed, { fromMm }: SheetPour): number {
 }
 
 /** Pieces of another plan, told with the first pour that they are set into. */
-function madeAhead(sheet: Sheet): Found[] {
+function madeAhead(sheet: Sheet, shelf: CheckContext['shelf']): Found[] {
   const cavities = Math.ceil(wholeSheet(sheet).cavities);
   const first = new Map<string, { pourIndex: number; about: string; count: number }>();
   for (const [pourIndex, { embeds }] of sheet.pours.entries())
-    for (const { id, kind, name, perPiece } of embeds) {
+    for (const { id, kind, name, perPiece, partsOfOne } of embeds) {
       if (kind !== 'plan') continue;
       const known = first.get(id) ?? { pourIndex, about: name, count: 0 };
-      first.set(id, { ...known, count: known.count + (perPiece ?? 0) * cavities });
+      first.set(id, { ...known, count: known.count + Math.ceil(((perPiece ?? 0) * cavities) / partsOfOne) });
     }
-  return [...first.values()].map((each) => ({
-    ...PLAIN,
-    code: 'embed-made-ahead',
-    severity: 'note',
-    ...each,
-  }));
+  return [...first].flatMap(([id, { count, ...each }]): Found[] => {
+    // Those that were made already stand on the shelf under the plan's id.
+    const left = Math.max(0, Math.floor(leftOf(shelf?.stock.get(id) ?? []) + 1e-9));
+    if (left >= count) return [];
+    return [{ ...PLAIN, code: 'embed-made-ahead', severity: 'note', ...each, count: count - left }];
+  });
 }

@@ -117,6 +117,16 @@ export const findingSchema = z.discriminatedUnion('code', [
   found('candle-only', {}),
   found('food-colour', {}),
   found('needs-mold', {}),
+  /** Base that is melted again, and what it brings along. */
+  found('remelted', {
+    ofBase: z.number(),
+    /** How often it was melted before, as far as is known. */
+    melts: z.int().positive(),
+    isKnown: z.boolean(),
+    doses: z.array(z.strictObject({ name: z.string(), ofBase: z.number() })),
+    /** What it holds that is no more on the shelf: in no limit. */
+    missing: z.array(z.string()),
+  }),
   found('second-mold-times', {
     /** Name of the plan's mold. */
     first: z.string(),

@@ -1,6 +1,14 @@
 import { supplierLimit } from '../materials/supplierLimit';
 import { baseShare } from '../plan/product';
-import { doseOf, inProduct, isLaid, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
+import {
+  doseOf,
+  inProduct,
+  isInherited,
+  isLaid,
+  type Sheet,
+  type SheetLine,
+  type SheetPour,
+} from '../plan/sheet';
 import type { PassedLimit } from './capCheck';
 import { exceeds } from './exceeds';
 import type { Check } from './finding';
@@ -34,7 +42,8 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
   const { maxOfProduct: limit, forUse } = known;
   const ofProduct = lines.reduce((sum, line) => sum + line.ofProduct, 0);
   if (!exceeds(ofProduct, limit)) return [];
-  const { ofBase: fixOfBase, factor } = fixed(sheet, pour, lines, limit);
+  const { ofBase, factor } = fixed(sheet, pour, lines, limit);
+  const fix = timesDoses(lines, pourIndex, factor);
   return [
     {
       countedG: ofProduct * pour.jugG,
@@ -49,11 +58,11 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
         ofProduct,
         limit,
         forUse,
-        fixOfBase,
+        fixOfBase: lines.some(isInherited) ? null : ofBase,
         ofBar: shareOfBar(sheet, material.id),
         pours: sheet.pours.length,
         assumed: false,
-        fix: timesDoses(lines, pourIndex, factor),
+        fix,
       },
     },
   ];
@@ -83,7 +92,12 @@ function fixed(sheet: Sheet, pour: SheetPour, lines: SheetLine[], limit: number)
   const stirred = lines.reduce((sum, { ofBase }) => sum + ofBase, 0);
   const laid = lines.reduce((sum, line) => sum + (isLaid(line) ? line.massG : 0), 0);
   if (laid === 0) {
-    const ofBase = baseShare(limit, others);
+    // What comes with base that is melted again is no addition: x of it and d that is added are (x + d) / (1 + d).
+    const inherited = lines.reduce((sum, line) => sum + (isInherited(line) ? line.ofBase : 0), 0);
+    const ofBase =
+      inherited === 0
+        ? baseShare(limit, others)
+        : inherited + (limit * (1 + others) - inherited) / (1 - limit);
     return { ofBase, factor: ofBase / stirred };
   }
   const asShare = stirred + laid / (pour.baseG * (1 - sheet.jugLossFraction));

@@ -38,6 +38,7 @@ import { pourOverCeiling } from './pourOverCeiling';
 import { pourSizes, sizeFindings } from './pourSizes';
 import { pourWays } from './pourWays';
 import { relationUnresolved } from './relationUnresolved';
+import { remelted } from './remelted';
 import { scaleFit } from './scaleFit';
 import { secondMoldTimes } from './secondMoldTimes';
 import { solidsMove } from './solidsMove';
@@ -55,6 +56,7 @@ const CHECKS: readonly Check[] = [
   oneJug,
   embedsFit,
   laidFits,
+  remelted,
   jugTooSmall,
   moldTooHot,
   needsMold,

@@ -1,6 +1,7 @@
 import type { HeatOfBase } from '../materials/base';
 import { DEFAULT_BASE_DENSITY_G_PER_ML } from '../materials/defaults';
 import type { Material } from '../materials/material';
+import type { Held } from '../materials/scrap';
 import type { z } from '../zod';
 import type { embedSchema, fromSchema, madePieceSchema } from './embedSchema';
 import type { PieceSize } from './pieceSize';
@@ -26,6 +27,8 @@ export interface EmbedPiece {
   colour: string | null;
   /** What it is of; null where nobody knows. */
   ofBase: HeatOfBase | null;
+  /** What scrap holds; null where nobody knows, and of pieces. */
+  holds: Held[] | null;
   /** Its density is a stand-in. */
   assumed: boolean;
 }
@@ -44,18 +47,22 @@ export function embedPiece(
   }
   const size = embed.size ?? source.size;
   if (!size) return null;
-  const volumeMl = size.by === 'mass' ? size.massG / density : volumeOf(size);
+  // A part of a piece; a size that is said is its own.
+  const parts = embed.size ? 1 : (embed.partsOfOne ?? 1);
+  const volumeMl = (size.by === 'mass' ? size.massG / density : volumeOf(size)) / parts;
   return {
     id: named.id,
     name: named.name,
     kind: named.kind,
-    massG: size.by === 'mass' ? size.massG : volumeMl * density,
+    massG: size.by === 'mass' ? size.massG / parts : volumeMl * density,
     volumeMl,
-    heightMm: embed.heightMm ?? heightOf(size) ?? (embed.size ? null : source.heightMm),
+    heightMm:
+      embed.heightMm ?? (parts > 1 ? null : (heightOf(size) ?? (embed.size ? null : source.heightMm))),
     widthMm: size.by === 'box' ? size.lengthMm : size.by === 'ball' ? size.diameterMm : null,
     isBall: size.by === 'ball',
     colour: named.colour,
     ofBase: named.ofBase,
+    holds: named.holds,
     assumed,
   };
 }
@@ -82,6 +89,7 @@ function sourceOf(
       heightMm: piece.heightMm,
       colour: piece.colour,
       ofBase: piece.ofBase,
+      holds: null,
     };
   }
   const material = materials.get(from.materialId);
@@ -96,6 +104,7 @@ function sourceOf(
       heightMm: null,
       colour: material.colour,
       ofBase: null,
+      holds: material.holds,
       assumed: density === null,
     };
   }
@@ -108,6 +117,7 @@ function sourceOf(
     heightMm: material.heightMm,
     colour: null,
     ofBase: null,
+    holds: null,
   };
 }
 

@@ -36,7 +36,12 @@ const id = z.string().min(1).max(64);
 
 /** What is set into a pour; its id stays the same while the plan is edited. */
 export const embedSchema = z.discriminatedUnion('as', [
-  z.strictObject({ id, ...PIECES_FIELDS }),
+  z.strictObject({
+    id,
+    ...PIECES_FIELDS,
+    /** Into how many parts each of them is cut before; left out where they go in whole. A size that is said is that of a part. */
+    partsOfOne: z.int().min(2).max(100).optional(),
+  }),
   z.strictObject({ id, ...FILLING_FIELDS }),
 ]);
 

@@ -172,7 +172,7 @@ test('more pieces than there is room for is a stop, and never a sheet below noth
   );
 });
 
-test('scrap is needed by weight, bought pieces by their number, pieces of a plan not at all', () => {
+test('scrap is needed by weight, pieces by their number, those of a plan as made', () => {
   const file = {
     ...planFile(
       [
@@ -194,6 +194,7 @@ test('scrap is needed by weight, bought pieces by their number, pieces of a plan
   assert.deepEqual(needs, [
     { materialId: 'piece-1', name: 'Test figure', amount: 12, isCounted: true },
     { materialId: 'scrap-1', name: 'Test offcuts', amount: 36, isCounted: false },
+    { materialId: 'boat', name: 'Boat', amount: 6, isCounted: true, isMade: true },
   ]);
 });
 

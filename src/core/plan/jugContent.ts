@@ -1,7 +1,8 @@
 import { type Fillings, meltOfFillings } from '../pours/leastMelt';
 import { jugGroups } from '../pours/sharedJug';
-import type { CarriedLine, RecipeLine, RecipePour } from './recipe';
+import type { RecipePour } from './recipe';
 import type { Amount } from './recipeDose';
+import type { CarriedLine, RecipeLine } from './recipeLine';
 import { baseMassForVolume, pourSums } from './solvePour';
 
 const MOST_TURNS = 60;

@@ -17,7 +17,8 @@ import { jugContents } from './jugContent';
 import { USUAL_MAKING } from './making';
 import { type Plan, type PlanFile, type Pour, pourLetter, readsOtherwise } from './plan';
 import { displacedIn, type PourRoom, pourVolumes } from './pourVolumes';
-import { type RecipeLine, type RecipePour, recipeOf } from './recipe';
+import { type RecipePour, recipeOf } from './recipe';
+import type { RecipeLine } from './recipeLine';
 import type { Sheet, SheetEmbed, SheetLaid, SheetLine, SheetPour } from './sheet';
 import type { SizeFault } from './sizeFault';
 import { baseMassForVolume, pourSums } from './solvePour';
@@ -247,6 +248,12 @@ function makePour(
       addG: 0,
       fromPourIndex,
     })),
+    remelt: pour.remelt,
+    inherited: pour.inherited.map(({ fromScrapId, ...line }) => ({
+      ...makeLine(line, baseG, jugG),
+      addG: 0,
+      fromScrapId,
+    })),
     readOtherwise: otherwiseOf(doses, file),
     unreadable: pour.unreadable,
   });
@@ -327,6 +334,7 @@ function embedsOf(
         name: piece.name,
         kind: piece.kind,
         perPiece: isFilling ? null : embed.perPiece,
+        partsOfOne: isFilling ? 1 : (embed.partsOfOne ?? 1),
         eachG: isFilling ? null : piece.massG,
         eachMl: isFilling ? null : piece.volumeMl,
         massG: piece.massG * count * (isFilling ? fills : cavities),
@@ -338,6 +346,7 @@ function embedsOf(
         isBall: piece.isBall,
         ofBase: piece.ofBase,
         colour: piece.colour,
+        holds: piece.holds,
         bottomMm: stands?.bottomMm ?? null,
         topMm: stands?.topMm ?? null,
       },

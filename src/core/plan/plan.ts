@@ -26,6 +26,7 @@ export interface NamingFile {
       baseId: string;
       doses: { materialId: string; wetIn?: Wetting | undefined }[];
       embeds?: { from: EmbedSource }[] | undefined;
+      remelt?: { scrapId: string } | undefined;
     }[];
   };
   mold: Mold;
@@ -108,6 +109,9 @@ export function namedMaterials(
     const material = materials.get(id);
     named.set(id, material ?? null);
     if (material?.kind === 'blend') for (const member of material.members) add(member.materialId);
+    // What a scrap holds counts in limits; where it is no more on the shelf, the scrap is told as not known.
+    if (material?.kind === 'scrap')
+      for (const held of material.holds ?? []) if (materials.get(held.materialId)) add(held.materialId);
   };
   for (const pour of plan.pours) {
     add(pour.baseId);
@@ -116,6 +120,7 @@ export function namedMaterials(
       if (wetIn) add(wetIn.dispersantId);
     }
     for (const { from } of pour.embeds ?? []) if (from.is === 'shelf') add(from.materialId);
+    if (pour.remelt) add(pour.remelt.scrapId);
   }
   return named;
 }

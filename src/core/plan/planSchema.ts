@@ -65,6 +65,8 @@ export const pourSchema = z.strictObject({
   doses: z.array(doseSchema).max(60),
   /** What is set into it; left out when nothing is. */
   embeds: z.array(embedSchema).min(1).max(20).optional(),
+  /** So much of its base comes out of the scrap jar and is melted again; left out where none does. */
+  remelt: z.strictObject({ scrapId: id, ofBase: z.number().min(0.01).max(1) }).optional(),
   /** What hands are told when they pour it, such as a texture that is pressed into its face; left out where there is nothing to say. */
   note: z.string().min(1).max(LONGEST_POUR_NOTE).optional(),
 });
@@ -169,6 +171,8 @@ export function checkNames(file: NamingFile, context: z.RefinementCtx): void {
     if (byId.get(pour.baseId)?.kind !== 'base') {
       issue([...path, 'baseId'], 'no-such-base', pour.baseId);
     }
+    if (pour.remelt && byId.get(pour.remelt.scrapId)?.kind !== 'scrap')
+      issue([...path, 'remelt', 'scrapId'], 'no-such-scrap', pour.remelt.scrapId);
     pour.embeds?.forEach(({ from }, embedIndex) => {
       const at = [...path, 'embeds', embedIndex, 'from'];
       if (from.is === 'plan') {

@@ -8,42 +8,18 @@ import { hasMold } from '../molds/noMold';
 import type { PlacedEmbed } from './displaced';
 import { embedPiece } from './embed';
 import { joinDoses } from './joinDoses';
-import type { Laid } from './laid';
 import type { SharedOut } from './measureDose';
 import type { Dose, PlanFile, Pour } from './plan';
 import type { PourWay } from './pourWay';
 import type { Amount, RecipeDose, UnreadDose } from './recipeDose';
-
-/**
- * One thing to weigh. A dose of a blend is a line for each of its fragrances; a dose that is wetted has a line for
- * its dispersant too.
- */
-export interface RecipeLine extends Omit<RecipeDose, 'material'> {
-  material: DosedMaterial;
-  /** g/mL in the jug. */
-  densityGPerMl: number;
-  /** Name of the blend it is a part of. */
-  blend: string | null;
-  /** It is what the dose is wetted in. */
-  wets: boolean;
-  /** It leaves the hot base again, and is in no weight. */
-  leaves: boolean;
-  /** What its pour holds, or what is added to a jug that later pours go on in. */
-  counts: 'content' | 'added';
-}
-
-/** What is laid and not stirred in: in no jug, and all of it in the molds. */
-export interface LaidLine extends RecipeLine {
-  laid: Laid;
-}
-
-/** A dose that came into the jug with an earlier pour and is still in it. */
-export interface CarriedLine extends RecipeLine {
-  fromPourIndex: number;
-}
+import type { CarriedLine, InheritedLine, LaidLine, RecipeLine } from './recipeLine';
+import { headOfJug, type Remelt, remeltOf } from './remelt';
 
 export interface RecipePour {
   base: Base;
+  /** What of the base comes out of the scrap jar, and what that brings along; it is in the base's weight. */
+  remelt: Remelt | null;
+  inherited: InheritedLine[];
   way: PourWay;
   baseDensityGPerMl: number;
   baseDensityAssumed: boolean;
@@ -66,13 +42,14 @@ export function recipeOf(file: PlanFile, fills: number): RecipePour[] {
     jugLossFraction: file.plan.jugLossFraction,
   };
   const materials = materialsById(file.materials);
-  return file.plan.pours.map((pour) => {
+  return file.plan.pours.map((pour, pourIndex) => {
     const base = materials.get(pour.baseId);
     if (base?.kind !== 'base') throw new RangeError(`no base “${pour.baseId}” in the plan file`);
     const density = baseDensity(base);
     const { doses, unreadable } = joinDoses(pour, shared, materials);
     return {
       base,
+      ...remeltOf(headOfJug(file.plan.pours, pourIndex), materials),
       baseDensityGPerMl: density.value,
       baseDensityAssumed: density.assumed,
       way: pour.way ?? {},

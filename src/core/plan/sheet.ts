@@ -43,13 +43,23 @@ export function isLaid(line: SheetLine): line is SheetLaid {
   return 'laid' in line;
 }
 
-/** Everything that a pour holds: its own doses, and what is still in its jug of earlier ones. */
-export function contentOf({ lines, carried }: Pick<SheetPour, 'lines' | 'carried'>): SheetLine[] {
+/** Everything that a pour holds: its own doses, what is still in its jug of earlier ones, and what its base brings along. */
+export function contentOf({
+  lines,
+  carried,
+  inherited,
+}: Pick<SheetPour, 'lines' | 'carried' | 'inherited'>): SheetLine[] {
+  if (inherited.length > 0) return [...lines, ...carried, ...inherited];
   return carried.length > 0 ? [...lines, ...carried] : lines;
 }
 
+/** True for what was dosed into something that is melted again. */
+export function isInherited(line: SheetLine): boolean {
+  return 'fromScrapId' in line;
+}
+
 /** Everything of a pour that is in the product: what its jug holds, and what is laid. */
-export function inProduct(pour: Pick<SheetPour, 'lines' | 'carried' | 'laid'>): SheetLine[] {
+export function inProduct(pour: Pick<SheetPour, 'lines' | 'carried' | 'inherited' | 'laid'>): SheetLine[] {
   return pour.laid.length > 0 ? [...contentOf(pour), ...pour.laid] : contentOf(pour);
 }
 

@@ -3,6 +3,7 @@ import { blendSchema } from '../materials/blendSchema';
 import { USES } from '../materials/fields';
 import { hexColour } from '../materials/fieldsSchema';
 import { dosedMaterialSchema } from '../materials/materialSchema';
+import { heldSchema } from '../materials/scrapSchema';
 import { moldSchema } from '../molds/moldSchema';
 import { COUNT_UNITS } from '../units/counting';
 import { z } from '../zod';
@@ -66,6 +67,23 @@ export const laidLineSchema = sheetLineSchema.extend({ laid: laidSchema });
 /** A dose that came into the jug with an earlier pour, as far as it is in this one. */
 export const carriedLineSchema = sheetLineSchema.extend({ fromPourIndex: z.int().nonnegative() });
 
+/** What was dosed into something that is melted again: it is in the base's weight, and is weighed no more. */
+export const inheritedLineSchema = sheetLineSchema.extend({ fromScrapId: z.string() });
+
+/** What of a pour's base is melted again. */
+export const remeltSchema = z.strictObject({
+  scrapId: z.string(),
+  name: z.string(),
+  ofBase: fraction,
+  /** How often it was melted before, as far as is known. */
+  melts: z.int().positive(),
+  holds: z.array(heldSchema),
+  /** Somebody knows what it holds. */
+  isKnown: z.boolean(),
+  /** Names of what it holds that is no more on the shelf. */
+  missing: z.array(z.string()),
+});
+
 /** What is set into a pour, for all cavities that are filled. */
 export const sheetEmbedSchema = z.strictObject({
   /** Of what is set in, in the plan. */
@@ -78,7 +96,9 @@ export const sheetEmbedSchema = z.strictObject({
   kind: z.enum(['plan', 'scrap', 'piece']),
   /** How many go into each cavity; null for a filling. */
   perPiece: z.int().positive().nullable(),
-  /** Of one. A filling has none. */
+  /** Into how many parts a whole one is cut; 1 where it goes in whole. */
+  partsOfOne: z.int().positive().default(1),
+  /** Of one, or of one part. A filling has none. */
   eachG: grams.nullable(),
   eachMl: millilitres.nullable(),
   massG: grams,
@@ -91,6 +111,8 @@ export const sheetEmbedSchema = z.strictObject({
   widthMm: z.number().positive().nullable(),
   isBall: z.boolean(),
   colour: hexColour.nullable(),
+  /** What scrap holds; null where nobody knows, and of pieces. */
+  holds: z.array(heldSchema).nullable().default(null),
   /** What it is of; null where nobody knows. */
   ofBase: heatOfBaseSchema.nullable().default(null),
   /** Where it stands over the floor of the cavity; null where its height or the shape is not known. */
@@ -137,6 +159,9 @@ export const sheetPourSchema = z.strictObject({
   laid: z.array(laidLineSchema).default([]),
   /** What is still in its jug of the doses of earlier pours. */
   carried: z.array(carriedLineSchema).default([]),
+  /** What of its base comes out of the scrap jar, and what was dosed into that. */
+  remelt: remeltSchema.nullable().default(null),
+  inherited: z.array(inheritedLineSchema).default([]),
   /** Doses whose text would be read otherwise now than when they were typed. */
   readOtherwise: z
     .array(z.strictObject({ doseIndex: z.int().nonnegative(), name: z.string(), text: z.string() }))

@@ -1,4 +1,6 @@
 import type { Inspection } from '../inspection/inspection';
+import type { Aside } from '../pieces/aside';
+import type { Cut } from '../pieces/cut';
 import type { Feel, RecordedEvent } from './run';
 
 /** What sets was felt, for the task that takes it out or cuts it. */
@@ -13,6 +15,9 @@ export interface Afterwards {
   feels: Felt[];
   /** As they came, without those that were withdrawn. */
   inspections: Inspection[];
+  /** Without those that were taken back. */
+  cuts: Cut[];
+  asides: Aside[];
   /** Complaints and reactions, as they came back. */
   complaints: { at: string; words: string; from: string; done: string }[];
   /** Words that came later. */
@@ -20,7 +25,14 @@ export interface Afterwards {
 }
 
 export function afterwardsOf(events: readonly RecordedEvent[]): Afterwards {
-  const told: Afterwards = { feels: [], inspections: [], complaints: [], remarks: [] };
+  const told: Afterwards = {
+    feels: [],
+    inspections: [],
+    cuts: [],
+    asides: [],
+    complaints: [],
+    remarks: [],
+  };
   for (const { occurredAt: at, event } of events) {
     switch (event.kind) {
       case 'felt':
@@ -38,6 +50,20 @@ export function afterwardsOf(events: readonly RecordedEvent[]): Afterwards {
       }
       case 'withdrawn':
         told.inspections = told.inspections.filter(({ inspectionId }) => inspectionId !== event.inspectionId);
+        break;
+      case 'cut': {
+        const { kind: _, ...said } = event;
+        told.cuts.push({ ...said, at });
+        break;
+      }
+      case 'set-aside': {
+        const { kind: _, ...said } = event;
+        told.asides.push({ ...said, at });
+        break;
+      }
+      case 'taken-back':
+        told.cuts = told.cuts.filter(({ cutId }) => cutId !== event.entryId);
+        told.asides = told.asides.filter(({ asideId }) => asideId !== event.entryId);
         break;
       case 'complained': {
         const { words, from, done } = event;

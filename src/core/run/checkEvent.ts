@@ -1,9 +1,12 @@
 import { piecesSeen } from '../inspection/inspection';
+import { isOfPieces } from '../pieces/aside';
+import { uncutBlocks } from '../pieces/cut';
 import { fail, ok, type Result } from '../result';
-import { piecesOfRound } from '../work/rounds';
 import { isWait, type TaskKind } from '../work/task';
 import { isTopUp } from './jugBase';
 import { mayBeLeftOut, mayLeavePourOut } from './leftOut';
+import { massKept } from './massKept';
+import { piecesMade, roundGives } from './piecesMade';
 import {
   isAfterwards,
   isEmptied,
@@ -34,6 +37,10 @@ export type RunFault =
   | { code: 'not-out-yet'; round: number }
   | { code: 'unknown-round'; round: number }
   | { code: 'too-many-pieces'; seen: number; made: number }
+  | { code: 'cut-already'; blocks: number }
+  | { code: 'more-than-is-there'; massG: number; restG: number }
+  | { code: 'unknown-entry'; entryId: string }
+  | { code: 'said-already'; entryId: string }
   | { code: 'unknown-inspection'; inspectionId: string }
   | { code: 'inspected-already'; inspectionId: string };
 
@@ -48,6 +55,10 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
     return so.inspections.some(({ inspectionId }) => inspectionId === event.inspectionId)
       ? ok(event)
       : fail({ code: 'unknown-inspection', inspectionId: event.inspectionId });
+  if (event.kind === 'cut') return checkCut(event, run, so);
+  if (event.kind === 'set-aside') return checkAside(event, run, so);
+  if (event.kind === 'taken-back')
+    return isEntry(event.entryId, so) ? ok(event) : fail({ code: 'unknown-entry', entryId: event.entryId });
   if (event.kind === 'remarked' || event.kind === 'complained') return ok(event);
   if (event.kind === 'abandoned' || event.kind === 'room-read') return ok(event);
   if (event.kind === 'finished') {
@@ -93,6 +104,9 @@ function mayFollowFinish(event: RunEvent, tasks: readonly TaskState[]): boolean 
     case 'withdrawn':
     case 'remarked':
     case 'complained':
+    case 'cut':
+    case 'set-aside':
+    case 'taken-back':
       return true;
     case 'done':
     case 'undone':
@@ -108,17 +122,70 @@ function mayFollowFinish(event: RunEvent, tasks: readonly TaskState[]): boolean 
 function checkInspection(
   event: Extract<RunEvent, { kind: 'inspected' }>,
   { snapshot: { sheet } }: RunSoFar,
-  { tasks, inspections }: Progress,
+  so: Progress,
 ): Result<RunEvent, RunFault> {
   const { round, inspectionId } = event;
-  const unmold = tasks.find((task) => task.kind === 'unmold' && task.round === round);
-  if (!unmold) return fail({ code: 'unknown-round', round });
-  if (unmold.doneAt === null) return fail({ code: 'not-out-yet', round });
+  const { inspections } = so;
+  const notOut = outOfMold(round, so);
+  if (notOut) return fail(notOut);
   if (inspections.some((each) => each.inspectionId === inspectionId))
     return fail({ code: 'inspected-already', inspectionId });
   const most = Math.max(0, ...event.faults.map(({ pieces }) => pieces ?? 0));
-  const [seen, made] = [Math.max(piecesSeen(event), most), Math.ceil(piecesOfRound(sheet, round) - 1e-9)];
+  const [seen, made] = [Math.max(piecesSeen(event), most), piecesMade(sheet, round, so)];
   return seen > made ? fail({ code: 'too-many-pieces', seen, made }) : ok(event);
+}
+
+/** Why nothing can be done with the pieces of a round yet; null where it can. */
+function outOfMold(round: number, { tasks }: Progress): RunFault | null {
+  const unmold = tasks.find((task) => task.kind === 'unmold' && task.round === round);
+  if (!unmold) return { code: 'unknown-round', round };
+  return unmold.doneAt === null ? { code: 'not-out-yet', round } : null;
+}
+
+function isEntry(entryId: string, { cuts, asides }: Progress): boolean {
+  return cuts.some(({ cutId }) => cutId === entryId) || asides.some(({ asideId }) => asideId === entryId);
+}
+
+/** Cut are blocks that nobody cut yet, or pieces that are there. */
+function checkCut(
+  event: Extract<RunEvent, { kind: 'cut' }>,
+  run: RunSoFar,
+  so: Progress,
+): Result<RunEvent, RunFault> {
+  const { cutId, round, of, count, lossG } = event;
+  const { sheet } = run.snapshot;
+  const notOut = outOfMold(round, so);
+  if (notOut) return fail(notOut);
+  if (isEntry(cutId, so)) return fail({ code: 'said-already', entryId: cutId });
+  const { restG } = massKept(run, so);
+  if (lossG > restG) return fail({ code: 'more-than-is-there', massG: lossG, restG });
+  if (of === 'pieces') {
+    const made = piecesMade(sheet, round, so, true);
+    return count > made ? fail({ code: 'too-many-pieces', seen: count, made }) : ok(event);
+  }
+  const blocks = uncutBlocks(
+    roundGives(sheet, round),
+    so.cuts.filter((cut) => cut.round === round),
+  );
+  return count > blocks ? fail({ code: 'cut-already', blocks }) : ok(event);
+}
+
+/** No more is set aside than went in, and no more pieces than there are. */
+function checkAside(
+  event: Extract<RunEvent, { kind: 'set-aside' }>,
+  run: RunSoFar,
+  so: Progress,
+): Result<RunEvent, RunFault> {
+  const { asideId, round, massG, pieces } = event;
+  if (isEntry(asideId, so)) return fail({ code: 'said-already', entryId: asideId });
+  const { restG } = massKept(run, so);
+  // The last digits of a sum are no gram.
+  if (massG > restG + 1e-6) return fail({ code: 'more-than-is-there', massG, restG });
+  if (!isOfPieces(event)) return ok(event);
+  const notOut = outOfMold(round ?? -1, so);
+  if (notOut) return fail(notOut);
+  const made = piecesMade(run.snapshot.sheet, round ?? 0, so, true);
+  return (pieces ?? 0) > made ? fail({ code: 'too-many-pieces', seen: pieces ?? 0, made }) : ok(event);
 }
 
 /** Only what was weighed is added to or corrected, and added to only while it is not in a mold. */

@@ -85,6 +85,20 @@ export function basesOf(
   );
 }
 
+/** Each weighing of base with what came to it later. */
+export function basesOfTasks(
+  tasks: readonly (ScheduledTask & { actualG: number | null })[],
+): ReadonlyMap<string, LoadBase> {
+  const bases = new Map<string, LoadBase>();
+  for (const task of tasks) {
+    if (task.kind !== 'weigh-base' || isTopUp(task)) continue;
+    const more = tasks.filter((each) => isTopUp(each) && plannedTaskId(each.id) === task.id);
+    const actualG = more.reduce((sum, each) => sum + (each.actualG ?? 0), task.actualG ?? 0);
+    bases.set(task.id, { plannedG: task.massG, actualG: task.actualG === null ? null : actualG });
+  }
+  return bases;
+}
+
 /** Id of the weighing of the base that a task's jug holds. */
 export function baseTaskId(
   { sheet: { pours } }: RunSoFar['snapshot'],

@@ -1,6 +1,6 @@
 import { capFindings } from '../checks/capFindings';
 import type { Found } from '../checks/finding';
-import { contentOf, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
+import { contentOf, isInherited, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
 import type { Progress, TaskState } from './progress';
 
@@ -82,7 +82,7 @@ export function overLimits(
 
 /** A pour whose lines say what they are of base, with everything that follows from that. */
 function withShares(pour: SheetPour, baseG: number): SheetPour {
-  const stays = contentOf(pour).reduce((sum, { ofBase }) => sum + ofBase, 0);
+  const stays = contentOf(pour).reduce((sum, line) => sum + (isInherited(line) ? 0 : line.ofBase), 0);
   const fill = <Line extends SheetLine>(line: Line): Line => ({
     ...line,
     massG: line.ofBase * baseG,
@@ -94,5 +94,6 @@ function withShares(pour: SheetPour, baseG: number): SheetPour {
     jugG: baseG * (1 + stays),
     lines: pour.lines.map(fill),
     carried: pour.carried.map(fill),
+    inherited: pour.inherited.map(fill),
   };
 }

@@ -1,4 +1,6 @@
 import { inspectionSchema } from '../inspection/inspectionSchema';
+import { asideSchema } from '../pieces/asideSchema';
+import { cutSchema } from '../pieces/cutSchema';
 import { z } from '../zod';
 import { snapshotSchema } from './snapshot';
 
@@ -81,7 +83,12 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('inspected'), ...inspectionSchema.shape }),
   /** An inspection counts no longer. */
   z.strictObject({ kind: z.literal('withdrawn'), inspectionId: id }),
-  /** A word that came later. */
+  /** Blocks or pieces of a round were cut. */
+  z.strictObject({ kind: z.literal('cut'), ...cutSchema.shape }),
+  /** Something goes into a scrap jar, is kept, or is thrown away. */
+  z.strictObject({ kind: z.literal('set-aside'), ...asideSchema.shape }),
+  /** A cut, or what was set aside, counts no longer. */
+  z.strictObject({ kind: z.literal('taken-back'), entryId: id }),
   /** A complaint or a reaction that came back: what was said, by whom where that is known, and what was done. */
   z.strictObject({
     kind: z.literal('complained'),
@@ -89,6 +96,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     from: z.string().max(200),
     done: z.string().max(4000),
   }),
+  /** A word that came later. */
   z.strictObject({ kind: z.literal('remarked'), note: z.string().trim().min(1).max(4000) }),
   z.strictObject({
     kind: z.literal('abandoned'),

@@ -37,6 +37,7 @@ export function slimSheet(sheet: Sheet): Sheet {
       lines: pour.lines.map((line) => ({ ...line, material: slimMaterial(line.material) })),
       laid: pour.laid.map((line) => ({ ...line, material: slimMaterial(line.material) })),
       carried: pour.carried.map((line) => ({ ...line, material: slimMaterial(line.material) })),
+      inherited: pour.inherited.map((line) => ({ ...line, material: slimMaterial(line.material) })),
     })),
   };
 }

@@ -1,6 +1,6 @@
 import type { Sheet } from '../plan/sheet';
 import type { ScheduledTask } from '../schedule/scheduledTask';
-import { type Need, needOfEmbed } from '../stock/need';
+import { baseParts, type Need, needOfEmbed } from '../stock/need';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
 import { progress, type TaskState } from './progress';
@@ -42,19 +42,30 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
         const share = embed.perPiece === null ? ofAll : cavities / whole.cavities;
         return needOfEmbed({ ...embed, massG: embed.massG * share }, cavities) ?? [];
       });
-  const of = massG === null ? null : weighedMaterial(sheet, task);
-  return of === null || massG === null
-    ? []
-    : [{ materialId: of.id, name: of.name, amount: massG, isCounted: false }];
+  if (massG === null) return [];
+  return weighedParts(sheet, task).map(({ id, name, share }) => ({
+    ...{ materialId: id, name, amount: massG * share, isCounted: false },
+  }));
 }
 
-/** What a task weighs; null where it weighs nothing. */
+/** What a task weighs at once, the larger part first: base may be fresh in part, and in part melted again. */
+export function weighedParts(
+  sheet: Pick<Sheet, 'pours'>,
+  task: ScheduledTask,
+): { id: string; name: string; share: number }[] {
+  const pour = sheet.pours[task.pourIndexes[0] ?? -1];
+  if (!pour || (task.kind !== 'weigh-base' && task.kind !== 'weigh-dose')) return [];
+  if (task.kind === 'weigh-base') return baseParts(pour);
+  const material = weighedLine(sheet, task)?.material;
+  return material ? [{ id: material.id, name: material.name, share: 1 }] : [];
+}
+
+/** What a task weighs, or the larger part of it; null where it weighs nothing. */
 export function weighedMaterial(
   sheet: Pick<Sheet, 'pours'>,
   task: ScheduledTask,
 ): { id: string; name: string } | null {
-  if (task.kind !== 'weigh-base' && task.kind !== 'weigh-dose') return null;
-  return weighedLine(sheet, task)?.material ?? sheet.pours[task.pourIndexes[0] ?? -1]?.base ?? null;
+  return weighedParts(sheet, task)[0] ?? null;
 }
 
 function summed(needs: readonly Need[]): Need[] {

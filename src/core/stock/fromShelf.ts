@@ -26,10 +26,10 @@ export function piecesFromShelf(sheet: Sheet, stock: StockByMaterial): FromShelf
     shortOf: null,
     notCounted: [],
   };
-  for (const { materialId, name, amount } of needOf(sheet)) {
+  for (const { materialId, name, amount, isMade } of needOf(sheet)) {
     const lots = stock.get(materialId);
     if (lots === undefined) {
-      made.notCounted.push(name);
+      if (!isMade) made.notCounted.push(name);
       continue;
     }
     const batches = (Math.max(0, leftOf(lots)) / amount) * (1 + 1e-12);
@@ -57,6 +57,8 @@ export interface Shortage extends Need {
 export function buyList(needs: readonly Need[], stock: StockByMaterial): Shortage[] {
   const sums = new Map<string, Need>();
   for (const need of needs) {
+    // What a plan makes is made before, and not bought.
+    if (need.isMade) continue;
     const amount = (sums.get(need.materialId)?.amount ?? 0) + need.amount;
     sums.set(need.materialId, { ...need, amount });
   }

@@ -1,5 +1,5 @@
 import { cavityCount } from '../molds/filled';
-import { contentOf, type Sheet, type SheetEmbed } from '../plan/sheet';
+import type { Sheet, SheetEmbed, SheetPour } from '../plan/sheet';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 
 /** What is taken off the shelf. */
@@ -9,12 +9,11 @@ export interface Need {
   /** Grams, or pieces of what is counted. */
   amount: number;
   isCounted: boolean;
+  /** Pieces that a plan makes: they are made, not bought. */
+  isMade?: true;
 }
 
-/**
- * Everything a sheet weighs or counts, each material once, also what leaves the jug again. Pieces of other plans are
- * not on the shelf.
- */
+/** Everything a sheet weighs or counts, each material once, also what leaves the jug again. */
 export function needOf(sheet: Sheet): Need[] {
   const needs = new Map<string, Need>();
   const add = (need: Need) => {
@@ -26,8 +25,8 @@ export function needOf(sheet: Sheet): Need[] {
   for (const jug of jugsOf(sheet.pours))
     for (const pour of jug.group.flatMap((index) => sheet.pours[index] ?? [])) {
       const ofNeed = 1 + meltedBeyond(jug);
-      weigh(pour.base, pour.baseG * ofNeed);
-      for (const { material, massG } of contentOf(pour)) weigh(material, massG * ofNeed);
+      for (const part of baseParts(pour)) weigh(part, pour.baseG * part.share * ofNeed);
+      for (const { material, massG } of [...pour.lines, ...pour.carried]) weigh(material, massG * ofNeed);
     }
   for (const pour of sheet.pours) {
     for (const { material, massG } of pour.laid) weigh(material, massG);
@@ -39,9 +38,28 @@ export function needOf(sheet: Sheet): Need[] {
   return [...needs.values()].filter(({ amount }) => amount > 0);
 }
 
-/** What an embed takes off the shelf for so many cavities, of which a last one in part gets whole pieces; null for pieces of another plan, and for bought ones that nobody counts. */
-export function needOfEmbed({ id, name, kind, massG, perPiece }: SheetEmbed, cavities: number): Need | null {
+/** What the base of a pour is taken from: fresh, out of the scrap jar, or both; the larger part first. */
+export function baseParts({
+  base,
+  remelt,
+}: Pick<SheetPour, 'base' | 'remelt'>): { id: string; name: string; share: number }[] {
+  const fresh = { id: base.id, name: base.name, share: 1 - (remelt?.ofBase ?? 0) };
+  if (!remelt) return [fresh];
+  const again = { id: remelt.scrapId, name: remelt.name, share: remelt.ofBase };
+  return [fresh, again].filter(({ share }) => share > 1e-9).sort((a, b) => b.share - a.share);
+}
+
+/**
+ * What an embed takes off the shelf for so many cavities, of which a last one in part gets whole pieces; null for bought
+ * ones that nobody counts. Pieces of another plan are kept on the shelf under its id.
+ */
+export function needOfEmbed(
+  { id, name, kind, massG, perPiece, partsOfOne }: SheetEmbed,
+  cavities: number,
+): Need | null {
   if (kind === 'scrap') return { materialId: id, name, amount: massG, isCounted: false };
-  if (kind === 'plan' || perPiece === null) return null;
-  return { materialId: id, name, amount: perPiece * Math.ceil(cavities), isCounted: true };
+  if (perPiece === null) return null;
+  const amount = Math.ceil((perPiece * Math.ceil(cavities)) / partsOfOne);
+  const need: Need = { materialId: id, name, amount, isCounted: true };
+  return kind === 'plan' ? { ...need, isMade: true } : need;
 }

@@ -16,6 +16,7 @@ import { runReadings } from './0014_run_readings';
 import { batchCodes } from './0015_batch_codes';
 import { instrumentChecks } from './0016_instrument_checks';
 import { rack } from './0017_rack';
+import { runSearch } from './0018_run_search';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -36,4 +37,5 @@ export const MIGRATIONS: readonly Migration[] = [
   batchCodes,
   instrumentChecks,
   rack,
+  runSearch,
 ];

@@ -144,7 +144,9 @@ function useScrapText(run: Run) {
   const planned = useMemo(() => scrapOf(run), [run]);
   const { spareMoldId } = run.snapshot.rules;
   // With a spare mold, what is left over is poured into that.
-  const plannedG = planned.trimmedG + planned.endsG + (spareMoldId === null ? planned.leftOverG : 0);
+  const bySheetG = planned.trimmedG + planned.endsG + (spareMoldId === null ? planned.leftOverG : 0);
+  // What was set aside already is in its jar.
+  const plannedG = Math.max(0, bySheetG - progress(run).asides.reduce((sum, { massG }) => sum + massG, 0));
   const [text, setText] = useState(() =>
     plannedG > LEAST_SCRAP_G ? writeMass(plannedG, showing.system) : '',
   );

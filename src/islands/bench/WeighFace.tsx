@@ -8,6 +8,7 @@ import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '.
 import { weighedLine } from '../../core/work/weighedLine';
 import { countParts, showCount } from '../../words/en/units/showCount';
 import { explainWeightFault } from '../../words/en/units/weightFault';
+import { baseSplitWords } from '../../words/en/work/baseWords';
 import { byEyeLimit } from '../../words/en/work/byEyeWords';
 import { taskName } from '../../words/en/work/taskName';
 import { useShowing } from '../shared/showing';
@@ -231,8 +232,11 @@ function Explained({ task, sheet, line, targetG }: ExplainedProps): ReactNode {
   if (task.kind === 'weigh-base') {
     const jug = jugsOf(sheet.pours).find(({ group }) => group.includes(task.pourIndexes[0] ?? -1));
     const beyond = jug ? meltedBeyond(jug) : 0;
+    const pour = sheet.pours[task.pourIndexes[0] ?? -1];
+    const split = pour ? baseSplitWords(pour, targetG, showing) : null;
     return (
       <>
+        {split && <p className="text-xl font-semibold">{split}, into one jug.</p>}
         {beyond > 0 && (
           <p className="quiet">
             {showMass(targetG / (1 + beyond), showing)} of it is poured. Less than{' '}

@@ -1,9 +1,13 @@
 import { useMemo, useState } from 'react';
 import type { Inspection } from '../../core/inspection/inspection';
+import type { CutSaid } from '../../core/pieces/cut';
+import { piecesMade } from '../../core/run/piecesMade';
 import { progress } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { sectionOf } from '../../core/section/section';
-import { piecesOfRound } from '../../core/work/rounds';
+import { AsideForm } from '../pieces/AsideForm';
+import { CutForm } from '../pieces/CutForm';
+import { EntryList } from '../pieces/EntryList';
 import { Section } from '../section/Section';
 import type { ApiProblem } from '../shared/api';
 import { recordEvent } from '../shared/recordEvent';
@@ -17,15 +21,26 @@ interface Props {
   start: Run;
   /** From 0. */
   round: number;
+  /** Names of the scrap jars there are. */
+  jars: string[];
 }
 
+/** What is done with a round on this page. */
+type Part = 'cut' | 'aside' | 'look';
+const PARTS: readonly (readonly [Part, string])[] = [
+  ['cut', 'Cut'],
+  ['aside', 'Set aside'],
+  ['look', 'Look at it'],
+];
+
 /** A round of a run is looked at: how it came out, what was seen before, and what may have caused it. */
-function InspectRound({ start, round }: Props) {
+function InspectRound({ start, round, jars }: Props) {
   const { locale } = useShowing();
   const [run, setRun] = useState(start);
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [sending, setSending] = useState(false);
   const [isOpen, setIsOpen] = useState(true);
+  const [part, setPart] = useState<Part>(() => firstPart(start, round));
   const { sheet } = run.snapshot;
   const so = useMemo(() => progress(run), [run]);
   const own = useMemo(() => so.inspections.filter((each) => each.round === round), [so, round]);
@@ -41,12 +56,22 @@ function InspectRound({ start, round }: Props) {
   }
 
   const rounds = sheet.totals.rounds;
+  const open = so.tasks.find(
+    (task) => task.kind === 'cut-bars' && task.round === round && task.doneAt === null && !task.unmet.length,
+  );
+  /** What is cut is ticked with it. */
+  async function cut(said: CutSaid) {
+    if (!(await record({ kind: 'cut', ...said }))) return;
+    if (said.of === 'blocks' && open) await record({ kind: 'done', taskId: open.id });
+    setPart('aside');
+  }
+  const takeBack = (entryId: string) => void record({ kind: 'taken-back', entryId });
   const withdraw = ({ inspectionId }: Inspection) => void record({ kind: 'withdrawn', inspectionId });
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[1fr_22rem]">
       <div className="flex min-w-0 flex-col gap-4">
         <h1 className="text-2xl font-semibold">
-          Look at {sheet.planName}
+          {sheet.planName}
           {rounds > 1 && `, round ${round + 1} of ${rounds}`}
         </h1>
         {problem && (
@@ -54,29 +79,53 @@ function InspectRound({ start, round }: Props) {
             {problem.detail}
           </p>
         )}
-        {isOpen ? (
-          <InspectionForm
-            key={own.length}
-            sheet={sheet}
-            round={round}
-            made={Math.ceil(piecesOfRound(sheet, round) - 1e-9)}
-            before={own.at(-1) ?? null}
-            sending={sending}
-            onSave={(said) => {
-              void record({ kind: 'inspected', ...said }).then((done) => done && setIsOpen(false));
-            }}
-          />
-        ) : (
-          <p role="status" className="plate live flex flex-wrap items-center gap-3 p-4 text-lg">
-            <span className="flex-1">It is written down.</span>
-            <a className="btn btn-primary" href="/rack">
-              To the rack
-            </a>
-            <button type="button" className="btn btn-secondary" onClick={() => setIsOpen(true)}>
-              Look at it again
+        <nav className="flex flex-wrap gap-2" aria-label="What is done with it">
+          {PARTS.map(([each, words]) => (
+            <button
+              key={each}
+              type="button"
+              className={`btn btn-lg ${part === each ? 'btn-primary' : 'btn-secondary'}`}
+              aria-pressed={part === each}
+              onClick={() => setPart(each)}
+            >
+              {words}
             </button>
-          </p>
+          ))}
+        </nav>
+        {part === 'cut' && (
+          <CutForm key={so.cuts.length} {...{ run, so, round, sending }} onSave={(said) => void cut(said)} />
         )}
+        {part === 'aside' && (
+          <AsideForm
+            key={so.asides.length}
+            {...{ run, so, round, jars, sending }}
+            onSave={(said) => void record({ kind: 'set-aside', ...said })}
+          />
+        )}
+        {part === 'look' &&
+          (isOpen ? (
+            <InspectionForm
+              key={own.length}
+              sheet={sheet}
+              round={round}
+              made={piecesMade(sheet, round, so)}
+              before={own.at(-1) ?? null}
+              sending={sending}
+              onSave={(said) => {
+                void record({ kind: 'inspected', ...said }).then((done) => done && setIsOpen(false));
+              }}
+            />
+          ) : (
+            <p role="status" className="plate live flex flex-wrap items-center gap-3 p-4 text-lg">
+              <span className="flex-1">It is written down.</span>
+              <a className="btn btn-primary" href="/rack">
+                To the rack
+              </a>
+              <button type="button" className="btn btn-secondary" onClick={() => setIsOpen(true)}>
+                Look at it again
+              </button>
+            </p>
+          ))}
         <Causes run={run} inspections={own} />
       </div>
       <aside className="flex min-w-0 flex-col gap-4">
@@ -101,10 +150,17 @@ function InspectRound({ start, round }: Props) {
           )}
         </div>
         <NetWeight run={run} inspections={so.inspections} />
+        <EntryList {...{ run, so, round, sending }} onTakeBack={takeBack} />
         <InspectionList run={run} inspections={own} sending={sending} onWithdraw={withdraw} />
       </aside>
     </div>
   );
+}
+
+/** What is cut and not told of yet is cut first. */
+function firstPart(run: Run, round: number): Part {
+  const cut = progress(run).tasks.find((task) => task.kind === 'cut-bars' && task.round === round);
+  return cut && cut.doneAt === null && cut.unmet.length === 0 ? 'cut' : 'look';
 }
 
 export default withShowing(InspectRound);

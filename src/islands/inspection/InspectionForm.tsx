@@ -3,10 +3,12 @@ import type { Inspection, InspectionSaid } from '../../core/inspection/inspectio
 import { parseWeights } from '../../core/inspection/weighedPieces';
 import type { Sheet } from '../../core/plan/sheet';
 import { parseFigure } from '../../core/units/parseFigure';
-import { massUnit, showMass } from '../../core/units/showQuantity';
+import { showMass } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { Choices } from '../bench/Choices';
 import { LargeField } from '../bench/LargeField';
+import { SaveFoot } from '../pieces/SaveFoot';
+import { WeightsField } from '../pieces/WeightsField';
 import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
 import { type FaultDraft, FaultsSeen } from './FaultsSeen';
@@ -124,27 +126,14 @@ export function InspectionForm({ sheet, round, made, before, sending, onSave }: 
         </p>
       </fieldset>
       <FaultsSeen sheet={sheet} faults={faults} faultOf={faultOf} onChange={setFaults} />
-      <div>
-        <label htmlFor="weights" className="text-lg font-semibold">
-          Weights of some or all, {massUnit(showing.system)}
-        </label>
-        <textarea
-          id="weights"
-          className={`textarea w-full font-mono text-lg ${weighed.success ? '' : 'textarea-error'}`}
-          rows={2}
-          value={weights}
-          aria-invalid={!weighed.success}
-          aria-describedby="weights-says"
-          onChange={({ target }) => setWeights(target.value)}
-        />
-        <p id="weights-says" className={weighed.success ? 'quiet' : 'text-error'}>
-          {!weighed.success
-            ? `“${weighed.error.text}” is no weight of a piece. Write one a line, or with spaces between.`
-            : weighed.data.meanG === null
-              ? `${showMass(sheet.totals.pieceG, showing)} each by the sheet.`
-              : `${weighed.data.weightsG.length} weighed: ${showMass(weighed.data.meanG, showing)} on average, ${showMass(weighed.data.leastG ?? 0, showing)} to ${showMass(weighed.data.mostG ?? 0, showing)}; ${showMass(sheet.totals.pieceG, showing)} by the sheet.`}
-        </p>
-      </div>
+      <WeightsField
+        id="weights"
+        value={weights}
+        says={`${showMass(sheet.totals.pieceG, showing)} each by the sheet.`}
+        onChange={setWeights}
+      >
+        ; {showMass(sheet.totals.pieceG, showing)} by the sheet.
+      </WeightsField>
       <label className="text-lg font-semibold">
         A word
         <textarea
@@ -162,14 +151,7 @@ export function InspectionForm({ sheet, round, made, before, sending, onSave }: 
         value={again}
         onChange={setAgain}
       />
-      {asked && !isWhole && (
-        <p role="alert" className="text-error">
-          Something above can’t be read yet. Nothing was saved.
-        </p>
-      )}
-      <button type="submit" className="btn btn-primary h-16 text-2xl" disabled={sending} aria-busy={sending}>
-        {sending ? 'Writing it down …' : 'Write it down'}
-      </button>
+      <SaveFoot isRefused={asked && !isWhole} sending={sending} label="Write it down" />
     </form>
   );
 }

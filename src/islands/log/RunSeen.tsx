@@ -5,6 +5,7 @@ import { showMoment } from '../../words/en/showTime';
 import { Causes } from '../inspection/Causes';
 import { InspectionList } from '../inspection/InspectionList';
 import { NetWeight } from '../inspection/NetWeight';
+import { EntryList } from '../pieces/EntryList';
 import { recordEvent } from '../shared/recordEvent';
 import { useShowing, withShowing } from '../shared/showing';
 import { ComplaintForm } from './ComplaintForm';
@@ -39,6 +40,10 @@ function RunSeen({ start }: Props) {
         inspections={so.inspections}
         sending={sending}
         onWithdraw={({ inspectionId }) => void record({ kind: 'withdrawn', inspectionId })}
+      />
+      <EntryList
+        {...{ run, so, round: null, sending }}
+        onTakeBack={(entryId) => void record({ kind: 'taken-back', entryId })}
       />
       <NetWeight run={run} inspections={so.inspections} />
       <Causes run={run} inspections={so.inspections} />

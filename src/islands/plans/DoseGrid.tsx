@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useRef } from 'react';
 import { type PlanFile, type Pour, pourLetter } from '../../core/plan/plan';
-import type { SheetPour } from '../../core/plan/sheet';
+import type { SheetLine } from '../../core/plan/sheet';
 import { massUnit, showMassFigure, showPercent } from '../../core/units/showQuantity';
 import { useShowing } from '../shared/showing';
 import { AddDose } from './AddDose';
@@ -133,7 +133,14 @@ function DoseTable({
               />
             ))}
             {sheetPour?.carried.map((line) => (
-              <CarriedRow key={`${line.doseId} ${line.material.id} ${line.wets}`} line={line} />
+              <CarriedRow
+                key={`${line.doseId} ${line.material.id} ${line.wets}`}
+                line={line}
+                says={`in the jug since ${pourLetter(line.fromPourIndex)}`}
+              />
+            ))}
+            {sheetPour?.inherited.map((line) => (
+              <CarriedRow key={`again ${line.material.id}`} line={line} says="melted again" />
             ))}
           </tbody>
         </table>
@@ -168,15 +175,15 @@ function DoseHead({ unit }: { unit: string }) {
   );
 }
 
-/** A dose of a pour before, which is in the jug still. */
-function CarriedRow({ line }: { line: SheetPour['carried'][number] }) {
+/** A dose of a pour before, which is in the jug still, or of what is melted again. */
+function CarriedRow({ line, says }: { line: SheetLine; says: string }) {
   const showing = useShowing();
   return (
     <tr className="quiet">
       <th scope="row" className="font-normal">
         {line.material.name}
       </th>
-      <td>in the jug since {pourLetter(line.fromPourIndex)}</td>
+      <td>{says}</td>
       <td className="text-right text-lg">{showMassFigure(line.massG, showing)}</td>
       <td className="text-right">{showPercent(line.ofBase, showing.locale)}</td>
       <td className="text-right">{showPercent(line.ofProduct, showing.locale)}</td>

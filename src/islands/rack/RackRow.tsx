@@ -65,6 +65,14 @@ export function RackRow({ row: { run, so, round }, nowMs, sending, onEvent }: Pr
               {DUE_NAMES[next.kind]}
             </button>
           )}
+          {next.kind === 'cut-bars' && (
+            <a
+              className="btn btn-secondary min-h-11"
+              href={`/rack/${encodeURIComponent(run.id)}?round=${round.round + 1}`}
+            >
+              Cut it and say into what
+            </a>
+          )}
           {taskId !== null &&
             FEELS_FOR[next.kind]?.map((how) => (
               <button

@@ -33,6 +33,7 @@ interface Props {
 }
 
 const COUNT = { unit: '', least: 1, most: 500, whole: true };
+const PARTS = { unit: '', least: 1, most: 100, whole: true };
 const SHARE = { unit: '%', least: 1, most: 90 };
 const HEIGHT = { unit: 'mm', least: 0.5, most: 500 };
 const PLACE = { unit: 'mm', least: 0, most: 500 };
@@ -101,6 +102,14 @@ export function EmbedFields({ embed, sources, figures, of, onChange, onRemove }:
             value={embed.perPiece}
             onChange={(perPiece) => onChange({ ...embed, perPiece }, 'count')}
           />
+          {source?.kind !== 'scrap' && (
+            <FigureField
+              label="Cut each into"
+              rule={PARTS}
+              value={embed.partsOfOne ?? 1}
+              onChange={(parts) => onChange(inParts(embed, parts), 'parts')}
+            />
+          )}
           <ParsedField<PieceSize | null>
             label="Size of one"
             written={embed.size ? writePieceSize(embed.size) : ''}
@@ -137,6 +146,8 @@ export function EmbedFields({ embed, sources, figures, of, onChange, onRemove }:
           {figures.perPiece !== null && figures.eachG !== null && (
             <>
               , {showMass(figures.eachG, showing)} each, {showMass(figures.massG, showing)}
+              {figures.partsOfOne > 1 &&
+                `, out of ${Math.ceil((figures.perPiece * Math.ceil(of.cavities)) / figures.partsOfOne)} whole ones`}
             </>
           )}
           ; takes {showVolume(figures.volumeMl / of.cavities, showing.locale)} of each cavity
@@ -149,6 +160,11 @@ export function EmbedFields({ embed, sources, figures, of, onChange, onRemove }:
 /** A box or a ball says how high it is; of anything else it must be told, to stand out or to be drawn true. */
 function needsHeight({ size }: Extract<Embed, { as: 'pieces' }>): boolean {
   return size?.by !== 'box' && size?.by !== 'ball';
+}
+
+/** Set in whole, or in so many parts of each. */
+function inParts({ partsOfOne: _, ...embed }: Extract<Embed, { as: 'pieces' }>, parts: number): Embed {
+  return parts > 1 ? { ...embed, partsOfOne: parts } : embed;
 }
 
 function readPieceSize(text: string): Result<PieceSize | null, string> {

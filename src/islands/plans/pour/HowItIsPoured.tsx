@@ -32,7 +32,7 @@ export function HowItIsPoured(props: PourPanelProps) {
 }
 
 /** What is not usual about a pour, in a line. */
-function wayInShort({ way = {}, embeds = [] }: Pour, pourIndex: number): string {
+function wayInShort({ way = {}, embeds = [], remelt }: Pour, pourIndex: number): string {
   const before = pourLetter(pourIndex - 1);
   return [
     way.lean && `leaning ${Math.abs(way.lean.deg)}°`,
@@ -41,6 +41,7 @@ function wayInShort({ way = {}, embeds = [] }: Pour, pourIndex: number): string 
     way.goes && `in ${way.goes} goes`,
     way.dropped && `dripped on ${before}`,
     way.trimmed && 'cut off',
+    remelt && `${Math.round(remelt.ofBase * 100)} % melted again`,
     embeds.length > 0 && `${embeds.length} set in`,
   ]
     .filter(Boolean)

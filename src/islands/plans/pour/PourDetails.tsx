@@ -4,6 +4,7 @@ import { withPour } from '../planEdits';
 import { EmbedList } from './EmbedList';
 import { OmbreForm } from './OmbreForm';
 import type { PourPanelProps } from './pourPanel';
+import { RemeltFields } from './RemeltFields';
 import { WayFields } from './WayFields';
 
 /** How one pour is poured, and what is set into it. */
@@ -15,6 +16,7 @@ export default function PourDetails(props: PourPanelProps) {
   return (
     <div className="flex flex-col gap-3 pb-2">
       <WayFields key={`way ${pourIndex}`} {...props} />
+      <RemeltFields key={`remelt ${pourIndex}`} {...props} />
       <EmbedList key={`embeds ${pourIndex}`} {...props} letter={letter} />
       {file.plan.pours.length > 1 && <OmbreForm {...props} />}
       <PourNote key={`note ${pourIndex}`} {...props} letter={letter} />

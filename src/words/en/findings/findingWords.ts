@@ -50,6 +50,7 @@ const WORDS: { [Code in FindingCode]: () => Promise<Describe<Code>> } = {
   'scale-fit': () => import('./scaleFit').then((words) => words.scaleFit),
   'stock-short': () => import('./stockShort').then((words) => words.stockShort),
   'lot-past-date': () => import('./lotPastDate').then((words) => words.lotPastDate),
+  remelted: () => import('./remelted').then((words) => words.remelted),
   allergens: () => import('./allergens').then((words) => words.allergens),
   origins: () => import('./origins').then((words) => words.origins),
   'facts-missing': () => import('./factsMissing').then((words) => words.factsMissing),

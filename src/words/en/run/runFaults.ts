@@ -1,4 +1,5 @@
 import type { RunFault } from '../../../core/run/checkEvent';
+import { counted } from '../plural';
 
 /** Why something can't follow what has happened in a run. */
 export function explainRunFault(fault: RunFault): string {
@@ -36,7 +37,17 @@ export function explainRunFault(fault: RunFault): string {
     case 'unknown-round':
       return `This run has no round ${fault.round + 1}.`;
     case 'too-many-pieces':
-      return `${fault.seen} pieces were seen and ${fault.made} were made. Write how many of them are good, second, scrap and to melt again.`;
+      return `That is ${counted(fault.seen, 'piece', 'pieces')}, and there are ${fault.made}. Write how many of them it is.`;
+    case 'cut-already':
+      return fault.blocks === 0
+        ? 'All of it is cut already. Cut its pieces smaller instead, or take the cut back.'
+        : `Only ${counted(fault.blocks, 'block is', 'blocks are')} left to cut.`;
+    case 'more-than-is-there':
+      return `${Math.round(fault.massG)} g is more than the ${Math.max(0, Math.floor(fault.restG))} g that this run has left, by what was weighed and what was set aside already. Weigh it again, or take something back.`;
+    case 'unknown-entry':
+      return 'This is not written down, or was taken back already.';
+    case 'said-already':
+      return 'This is written down already, perhaps on another screen.';
     case 'unknown-inspection':
       return 'This inspection is not there, or was taken back already.';
     case 'inspected-already':

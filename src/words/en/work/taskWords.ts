@@ -6,6 +6,7 @@ import { weighedLine } from '../../../core/work/weighedLine';
 import { lengthWords, rangeWords } from '../lengthWords';
 import { listed } from '../plural';
 import { showAmountOut } from '../units/showCount';
+import { baseName, baseSplitWords } from './baseWords';
 import { byEyeWords } from './byEyeWords';
 import { inclusionAmount } from './inclusionAmount';
 import { layWords } from './layWords';
@@ -33,12 +34,14 @@ export function taskParts(task: ScheduledTask, sheet: Sheet, showing: Showing): 
   const letters = pourLetters(task.pourIndexes);
   const mass = (massG: number) => showMass(massG, showing);
   switch (task.kind) {
-    case 'weigh-base':
+    case 'weigh-base': {
+      const split = pour ? baseSplitWords(pour, task.massG, showing) : null;
       return {
         before: 'Cut and weigh',
         figure: mass(task.massG),
-        after: `${pour?.base.name} for ${letters}${loadOf(task)}${upTo(task.massG, task.cutG, showing)}.`,
+        after: `${pour ? baseName(pour) : ''} for ${letters}${loadOf(task)}${upTo(task.massG, task.cutG, showing)}${split ? `: ${split}` : ''}.`,
       };
+    }
     case 'weigh-dose': {
       const line = weighedLine(sheet, task);
       const into = task.into === 'jug' ? letters : `the ${task.into} for ${letters}`;

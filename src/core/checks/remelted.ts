@@ -1,0 +1,22 @@
+import type { Check, Found } from './finding';
+import { PLAIN } from './plain';
+
+/** What base that is melted again brings along: counted in every limit, as far as it is known. */
+export const remelted: Check = (sheet) =>
+  sheet.pours.flatMap(({ remelt, inherited, way }, pourIndex): Found[] => {
+    // What goes on in the jug of the pour before is told with that.
+    if (!remelt || way.sameJug) return [];
+    const { scrapId, name, ofBase, melts, isKnown, missing } = remelt;
+    return [
+      {
+        ...PLAIN,
+        code: 'remelted',
+        severity: isKnown && missing.length === 0 ? 'note' : 'caution',
+        pourIndex,
+        about: name,
+        materialId: scrapId,
+        ...{ ofBase, melts, isKnown, missing },
+        doses: inherited.map((line) => ({ name: line.material.name, ofBase: line.ofBase })),
+      },
+    ];
+  });

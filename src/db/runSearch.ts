@@ -1,0 +1,95 @@
+import type Database from 'better-sqlite3';
+import type { FacetValue, RunSearch } from '../core/run/facets';
+import { folded } from './folded';
+import { isShown } from './putAway';
+
+/** The index of finished runs: what is found by words, and sorted out by facets. */
+export function runSearchTable(db: Database.Database) {
+  const placeOf = db.prepare<[string], { place: number }>('SELECT place FROM run_search WHERE run_id = ?');
+  const addPlace = db.prepare<[string, string]>(
+    `INSERT INTO run_search (run_id, ended_at) SELECT id, coalesce(ended_at, started_at) FROM runs WHERE id = ? AND ended = ?`,
+  );
+  const clearWords = db.prepare<[number]>('DELETE FROM run_words WHERE rowid = ?');
+  const clearFacets = db.prepare<[number]>('DELETE FROM run_facets WHERE place = ?');
+  const addWords = db.prepare<[number, string]>('INSERT INTO run_words (rowid, words) VALUES (?, ?)');
+  const addFacet = db.prepare<[string, string, number]>(
+    'INSERT INTO run_facets (facet, value, place) VALUES (?, ?, ?) ON CONFLICT DO NOTHING',
+  );
+  const missing = db.prepare<[number], { id: string }>(
+    `SELECT id FROM runs WHERE ended = 'finished' AND NOT EXISTS (SELECT 1 FROM run_search s WHERE s.run_id = runs.id)
+     ORDER BY ended_at DESC LIMIT ?`,
+  );
+  const counts = db.prepare<[], { finished: number; indexed: number }>(
+    `SELECT (SELECT count(*) FROM runs WHERE ended = 'finished') AS finished, (SELECT count(*) FROM run_search) AS indexed`,
+  );
+  const found = new Map<string, Database.Statement<unknown[], { id: string }>>();
+  const faceted = new Map<string, Database.Statement<unknown[], FacetValue & { count: number }>>();
+
+  return {
+    /** What a finished run is found by, instead of what was there. */
+    put(runId: string, words: string, facets: readonly FacetValue[]): void {
+      const place = placeOf.get(runId)?.place ?? Number(addPlace.run(runId, 'finished').lastInsertRowid);
+      clearWords.run(place);
+      clearFacets.run(place);
+      addWords.run(place, folded(words));
+      for (const { facet, value } of facets) addFacet.run(facet, value, place);
+    },
+    /** Ids of finished runs that are not in the index yet, the last finished first. */
+    missing: (limit: number): string[] => missing.all(limit).map(({ id }) => id),
+    counts: () => counts.get() ?? { finished: 0, indexed: 0 },
+    /** Ids of the runs that are found, the last finished first, and how many there are. */
+    find(asked: RunSearch, offset: number, limit: number): { ids: string[]; total: number } {
+      const { where, parts } = conditions(asked);
+      if (where === null) return { ids: [], total: 0 };
+      const statement =
+        found.get(where) ??
+        db.prepare<unknown[], { id: string }>(
+          `SELECT s.run_id AS id FROM run_search s WHERE ${where} ORDER BY s.ended_at DESC, s.run_id`,
+        );
+      found.set(where, statement);
+      const ids = statement.all(...parts);
+      return { ids: ids.slice(offset, offset + limit).map(({ id }) => id), total: ids.length };
+    },
+    /** How many of the runs that are found have each value, the most first. */
+    facets(asked: RunSearch): (FacetValue & { count: number })[] {
+      const { where, parts } = conditions(asked);
+      if (where === null) return [];
+      const statement =
+        faceted.get(where) ??
+        db.prepare<unknown[], FacetValue & { count: number }>(
+          `SELECT f.facet, f.value, count(*) AS count FROM run_search s JOIN run_facets f ON f.place = s.place
+           WHERE ${where} GROUP BY f.facet, f.value ORDER BY count DESC, f.value`,
+        );
+      faceted.set(where, statement);
+      return statement.all(...parts);
+    },
+  };
+}
+
+const SHOWN = isShown('run', 's.run_id');
+
+/** null where nothing can be found. */
+function conditions({ search, chosen }: RunSearch): { where: string | null; parts: unknown[] } {
+  const parts: unknown[] = [];
+  const where = [SHOWN];
+  if (search.trim() !== '') {
+    const query = matchText(search);
+    if (query === null) return { where: null, parts };
+    where.push('s.place IN (SELECT rowid FROM run_words WHERE run_words MATCH ?)');
+    parts.push(query);
+  }
+  for (const { facet, value } of chosen) {
+    where.push('s.place IN (SELECT place FROM run_facets WHERE facet = ? AND value = ?)');
+    parts.push(facet, value);
+  }
+  return { where: where.join(' AND '), parts };
+}
+
+/** Every word as a phrase of its letters and digits, the last of them as it begins: `261128-1b` is “261128 1b…”. */
+export function matchText(search: string): string | null {
+  const phrases = folded(search)
+    .split(/\s+/)
+    .map((word) => word.match(/[\p{L}\p{N}]+/gu)?.join(' '))
+    .filter((phrase) => phrase !== undefined);
+  return phrases.length === 0 ? null : phrases.map((phrase) => `"${phrase}"*`).join(' ');
+}
