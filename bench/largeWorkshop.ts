@@ -1,8 +1,9 @@
 import { makeSheet } from '../src/core/plan/makeSheet';
 import { slimSheet } from '../src/core/run/snapshot';
+import { indexRun } from '../src/server/search/indexRuns';
 import type { Workshop } from '../src/server/workshop';
 import { additive, base, fragrance, mold, planFile } from '../tests/support/planFiles';
-import { madeRun } from '../tests/support/runs';
+import { madeRun, recorded } from '../tests/support/runs';
 
 export interface Size {
   runs: number;
@@ -11,11 +12,8 @@ export interface Size {
 }
 
 /** Fills a workshop: so many finished runs, plans and materials. */
-export function fill(
-  { db, plans, runs, materials }: Workshop,
-  file: ReturnType<typeof fileOf>,
-  size: Size,
-): void {
+export function fill(workshop: Workshop, file: ReturnType<typeof fileOf>, size: Size): void {
+  const { db, plans, runs, materials } = workshop;
   const made = makeSheet(file);
   if (!made.success) throw new Error('the plan of the benchmark has no sheet');
   const sheet = slimSheet(made.data);
@@ -30,14 +28,25 @@ export function fill(
       ids.push(id);
     }
     for (let n = 0; n < size.runs; n++) {
-      const run = { ...madeRun({ ...sheet, planName: `Run ${n}` }), id: `run-${n}`, startedAt: at(n) };
-      runs.insert({ ...run, code: null, planId: ids[n % ids.length] ?? '', events: [] });
+      const planId = ids[n % ids.length] ?? '';
+      const run = {
+        ...madeRun({ ...sheet, planName: `Run ${n % ids.length}` }),
+        ...{ id: `run-${n}`, startedAt: at(n), planId },
+      };
+      runs.insert({ ...run, events: [] });
       run.events.forEach((event, place) => {
         runs.append(run.id, `event-${place}`, event);
       });
       runs.end(run.id, 'finished', at(n + 1), `note ${n}`);
+      const said = recordedNote(n);
+      indexRun(workshop, { ...run, events: [...run.events, said] });
     }
   })();
+}
+
+/** Every run says “note”, every tenth “tenth”. */
+function recordedNote(n: number) {
+  return recorded({ kind: 'remarked', note: `note ${n}${n % 10 === 0 ? ' tenth' : ''}` });
 }
 
 export function fileOf() {

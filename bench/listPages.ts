@@ -1,3 +1,4 @@
+import { matchText } from '../src/db/runSearch';
 import { importPlan } from '../src/server/importPlan';
 import { PER_PAGE } from '../src/server/pageAsked';
 import { openWorkshop } from '../src/server/workshop';
@@ -34,6 +35,8 @@ function functions(folder: string) {
      ORDER BY plans.changed_at DESC, plans.id LIMIT ${PER_PAGE}`,
   );
   const materialRows = open.db.prepare("SELECT * FROM materials ORDER BY record ->> 'name'");
+  const words = open.db.prepare('SELECT rowid FROM run_words WHERE run_words MATCH ?');
+  const facetRows = open.db.prepare('SELECT facet, value, count(*) FROM run_facets GROUP BY facet, value');
   const count = open.db.prepare("SELECT count(*) FROM runs WHERE ended = 'finished'");
   const countPlans = open.db.prepare('SELECT count(*) FROM plans');
   const lists: [string, () => unknown, () => unknown][] = [
@@ -44,6 +47,12 @@ function functions(folder: string) {
     ],
     ['plans', () => open.plans.page(PER_PAGE, 0), () => [countPlans.get(), planRows.all()]],
     ['materials', () => open.materials.all(), () => materialRows.all()],
+    ...['note', 'tenth', 'run 17'].map((search): [string, () => unknown, () => unknown] => [
+      `“${search}”`,
+      () => open.runSearch.find({ search, chosen: [] }, 0, PER_PAGE),
+      () => words.all(matchText(search) ?? ''),
+    ]),
+    ['facets', () => open.runSearch.facets({ search: '', chosen: [] }, LARGE.runs), () => facetRows.all()],
   ];
   for (const [name, work, sql] of lists) {
     const [ours, bare] = [median(work), median(sql)];

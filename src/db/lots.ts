@@ -42,6 +42,10 @@ export function lotTable(db: Database.Database) {
   const numbered = db.prepare<[string], { id: string }>(
     "SELECT id FROM lots WHERE item_kind = 'material' AND record ->> 'number' = ? ORDER BY id",
   );
+  const like = db.prepare<[string, number], { id: string; number: string; item_id: string }>(
+    `SELECT id, record ->> 'number' AS number, item_id FROM lots
+     WHERE item_kind = 'material' AND instr(folded(record ->> 'number'), ?) > 0 ORDER BY id LIMIT ?`,
+  );
   const insertItem = db.prepare<[string, string]>(
     'INSERT INTO stock_items (kind, id) VALUES (?, ?) ON CONFLICT DO NOTHING',
   );
@@ -107,6 +111,9 @@ export function lotTable(db: Database.Database) {
     ofMaterial: (materialId: string): Stored<Lot>[] => readable(ofMaterial.all(materialId).map(read)),
     /** Ids of the lots with a number. */
     idsNumbered: (number: string): string[] => numbered.all(number).map(({ id }) => id),
+    /** Lots whose number has a text in it, which is folded. */
+    numberedLike: (text: string, limit: number) =>
+      like.all(text, limit).map(({ id, number, item_id }) => ({ id, number, materialId: item_id })),
     insert(lot: Lot, at: string): void {
       insertItem.run(lot.item.kind, lot.item.id);
       insert.run(lot.id, lot.item.kind, lot.item.id, JSON.stringify(lot), READER.shape, at);

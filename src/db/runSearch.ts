@@ -1,7 +1,6 @@
 import type Database from 'better-sqlite3';
 import type { FacetValue, RunSearch } from '../core/run/facets';
 import { folded } from './folded';
-import { isShown } from './putAway';
 
 /** The index of finished runs: what is found by words, and sorted out by facets. */
 export function runSearchTable(db: Database.Database) {
@@ -50,15 +49,19 @@ export function runSearchTable(db: Database.Database) {
       const ids = statement.all(...parts);
       return { ids: ids.slice(offset, offset + limit).map(({ id }) => id), total: ids.length };
     },
-    /** How many of the runs that are found have each value, the most first. */
-    facets(asked: RunSearch): (FacetValue & { count: number })[] {
-      const { where, parts } = conditions(asked);
+    /**
+     * How many of the runs that are found have each value, the most first.
+     *
+     * @param total how many are found: of many, all values are gone through; of few, only theirs
+     */
+    facets(asked: RunSearch, total: number): (FacetValue & { count: number })[] {
+      const { where, parts } = conditions(asked, total > MANY ? '+s.place' : 's.place');
       if (where === null) return [];
       const statement =
         faceted.get(where) ??
         db.prepare<unknown[], FacetValue & { count: number }>(
-          `SELECT f.facet, f.value, count(*) AS count FROM run_search s JOIN run_facets f ON f.place = s.place
-           WHERE ${where} GROUP BY f.facet, f.value ORDER BY count DESC, f.value`,
+          `SELECT s.facet, s.value, count(*) AS count FROM run_facets s
+           WHERE ${where} GROUP BY s.facet, s.value ORDER BY count DESC, s.value`,
         );
       faceted.set(where, statement);
       return statement.all(...parts);
@@ -66,20 +69,27 @@ export function runSearchTable(db: Database.Database) {
   };
 }
 
-const SHOWN = isShown('run', 's.run_id');
+/** From so many on it is quicker to go through all of them. */
+const MANY = 500;
+
+/** Of a place; few runs are put away, and they are looked up once. */
+const SHOWN = `s.place NOT IN (SELECT away.place FROM put_away p JOIN run_search away ON away.run_id = p.id WHERE p.kind = 'run')`;
 
 /** null where nothing can be found. */
-function conditions({ search, chosen }: RunSearch): { where: string | null; parts: unknown[] } {
+function conditions(
+  { search, chosen }: RunSearch,
+  place = 's.place',
+): { where: string | null; parts: unknown[] } {
   const parts: unknown[] = [];
   const where = [SHOWN];
   if (search.trim() !== '') {
     const query = matchText(search);
     if (query === null) return { where: null, parts };
-    where.push('s.place IN (SELECT rowid FROM run_words WHERE run_words MATCH ?)');
+    where.push(`${place} IN (SELECT rowid FROM run_words WHERE run_words MATCH ?)`);
     parts.push(query);
   }
   for (const { facet, value } of chosen) {
-    where.push('s.place IN (SELECT place FROM run_facets WHERE facet = ? AND value = ?)');
+    where.push(`${place} IN (SELECT place FROM run_facets WHERE facet = ? AND value = ?)`);
     parts.push(facet, value);
   }
   return { where: where.join(' AND '), parts };

@@ -10,12 +10,12 @@ export interface Elsewhere {
 
 const MOST_OF_KIND = 4;
 
-/** Plans, materials, lots and molds whose name or note has all of these words. */
+/** Plans, materials, lots and molds whose name or note has all of these words, and lots of such a number. */
 export function elsewhere({ plans, materials, molds, lots }: Workshop, search: string): Elsewhere[] {
   const words = folded(search).split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
-  const has = (...texts: string[]) => {
-    const text = folded(texts.join(' '));
+  const has = (record: { name: string; note: string }) => {
+    const text = foldedOf(record);
     return words.every((word) => text.includes(word));
   };
   const shelf = materials.all().map(({ item }) => item);
@@ -30,7 +30,7 @@ export function elsewhere({ plans, materials, molds, lots }: Workshop, search: s
       }),
     ),
     ...shelf
-      .filter(({ name, note }) => has(name, note))
+      .filter(has)
       .slice(0, MOST_OF_KIND)
       .map(
         ({ id, name }): Elsewhere => ({
@@ -39,20 +39,16 @@ export function elsewhere({ plans, materials, molds, lots }: Workshop, search: s
           href: `/shelf?material=${encodeURIComponent(id)}`,
         }),
       ),
-    ...lots
-      .all()
-      .filter(({ item: { number, note, item } }) => has(number, note, nameOf.get(item.id) ?? ''))
-      .slice(0, MOST_OF_KIND)
-      .map(
-        ({ item: { id, number, item } }): Elsewhere => ({
-          what: 'Lot',
-          name: `${number}, ${nameOf.get(item.id) ?? ''}`,
-          href: `/trace/${encodeURIComponent(id)}`,
-        }),
-      ),
+    ...lots.numberedLike(words.join(' '), MOST_OF_KIND).map(
+      ({ id, number, materialId }): Elsewhere => ({
+        what: 'Lot',
+        name: `${number}, ${nameOf.get(materialId) ?? ''}`,
+        href: `/trace/${encodeURIComponent(id)}`,
+      }),
+    ),
     ...molds
       .all()
-      .filter(({ item: { name, note } }) => has(name, note))
+      .filter(({ item }) => has(item))
       .slice(0, MOST_OF_KIND)
       .map(
         ({ item: { id, name } }): Elsewhere => ({
@@ -62,4 +58,15 @@ export function elsewhere({ plans, materials, molds, lots }: Workshop, search: s
         }),
       ),
   ];
+}
+
+/** A record stays the same value until it is saved. */
+const FOLDED = new WeakMap<object, string>();
+
+function foldedOf(record: { name: string; note: string }): string {
+  const known = FOLDED.get(record);
+  if (known !== undefined) return known;
+  const text = folded(`${record.name} ${record.note}`);
+  FOLDED.set(record, text);
+  return text;
 }
