@@ -1,3 +1,6 @@
+import { DOCUMENT_KINDS } from '../core/files/document';
+import { FILE_KINDS } from '../core/files/fileKind';
+import { fileHash } from '../core/files/photoSchema';
 import { houseChoicesSchema } from '../core/houseRules/houseRulesSchema';
 import { jugSchema } from '../core/houseRules/jugSchema';
 import { scaleSchema } from '../core/houseRules/scaleSchema';
@@ -57,6 +60,18 @@ export const OPEN_ROWS = {
     owner_id: text.nullable(),
     task_id: text.nullable().default(null),
     note: text,
+  }),
+  files: z.strictObject({ hash: fileHash, kind: z.enum(FILE_KINDS), bytes: count, added_at: moment }),
+  material_documents: z.strictObject({
+    id,
+    material_id: id,
+    hash: fileHash,
+    kind: z.enum(DOCUMENT_KINDS),
+    name: text,
+    version: text,
+    of_day: moment,
+    added_at: moment,
+    removed_at: moment.nullable(),
   }),
   plans: z.strictObject({ id, revision: count, latest_version: count, changed_at: moment }),
   plan_versions: z.strictObject({
@@ -164,6 +179,7 @@ data/*.jsonl   All of it, a row of a table a line, each line JSON (https://jsonl
 schema.json    What a line of each file is, as JSON Schema 2020-12.
 data/unreadable.jsonl
                Rows that could not be read, as they stand, with the reason. Empty as a rule.
+files/         Photographs and documents, each under the SHA-256 of its bytes; data/files.jsonl says which is what.
 csv/*.csv      For people and spreadsheets: the shelf, its lots, what went in and out, the molds and the Logbook.
                UTF-8, commas, a decimal point. Nothing is read back from them here.
 

@@ -10,6 +10,7 @@ import {
   placeFault,
   secondPlaceOf,
 } from '../db/copies/secondPlace';
+import { copyFiles } from '../db/files/fileStore';
 import { compute } from './compute/threads';
 import { invalidField } from './problem';
 
@@ -91,6 +92,7 @@ async function copyToSecond(workshop: Copied): Promise<void> {
     const there = new Set(dailyIn(place).map(({ day }) => day));
     for (const { day, path } of dailyIn(join(workshop.folder, COPIES_FOLDER)))
       if (!there.has(day)) await copyThere(path, place, check);
+    await copyFiles(workshop.folder, place);
     keepOnly(place);
     SECOND_FAULTS.delete(workshop);
   } catch (error) {

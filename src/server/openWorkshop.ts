@@ -10,6 +10,8 @@ import type { Mold } from '../core/molds/mold';
 import { moldSchema } from '../core/molds/moldSchema';
 import { openDatabase } from '../db/connection';
 import { DATABASE_FILE } from '../db/dataFolder.mjs';
+import { documentTable } from '../db/files/documentTable';
+import { fileTable } from '../db/files/fileTable';
 import { houseRulesTable } from '../db/houseRules';
 import { instrumentCheckTable } from '../db/instrumentChecks';
 import { lotTable } from '../db/lots';
@@ -36,6 +38,9 @@ export interface Workshop {
   molds: RecordTable<Mold>;
   plans: ReturnType<typeof planTable>;
   runs: ReturnType<typeof runTable>;
+  /** Photographs and documents. */
+  files: ReturnType<typeof fileTable>;
+  documents: ReturnType<typeof documentTable>;
   /** Finished runs by their words. */
   runSearch: ReturnType<typeof runSearchTable>;
   lots: ReturnType<typeof lotTable>;
@@ -93,6 +98,8 @@ export function tablesOf(
     molds,
     plans: planTable(db, (id) => barsOfMold(molds, id)),
     runs: runTable(db, rules),
+    files: fileTable(db),
+    documents: documentTable(db),
     runSearch: runSearchTable(db),
     lots: lotTable(db),
     readings: runReadingTable(db),

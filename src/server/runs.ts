@@ -9,7 +9,7 @@ import { tellChange } from './changes';
 import { checkContext } from './checkContext';
 import type { Workshop } from './openWorkshop';
 import { findPlan } from './plans';
-import { idTaken, notFound, Problem } from './problem';
+import { idTaken, invalidField, notFound, Problem } from './problem';
 import { indexRun } from './search/indexRuns';
 import { snapshotOf } from './snapshots';
 import { stockFollows } from './stockFollows';
@@ -97,6 +97,8 @@ export function recordEvent(
     }
     const checked = checkEvent(run, event);
     if (!checked.success) throw new Problem(409, checked.error.code, explainRunFault(checked.error), { run });
+    if (event.kind === 'photographed' && !workshop.files.find(event.hash))
+      throw invalidField('event.hash', 'names a photograph that is not kept: send it first');
     const recordedAt = workshop.now();
     const recorded = { occurredAt: occurredAt ?? recordedAt, recordedAt, source, event };
     workshop.runs.append(runId, eventId, recorded);

@@ -113,6 +113,47 @@ test('a loaf of the day before is cut, its ends go into two jars, are melted aga
   await page.reload();
   await expect(list).toContainText('1 block into 7');
 
+  // A fault is marked on the section; a photograph of twelve million points is made small, one that is none is named.
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await page.getByRole('button', { name: 'Bubbles' }).click();
+  await page
+    .getByRole('button', { name: 'Where on the piece: Bubbles' })
+    .click({ position: { x: 70, y: 50 } });
+  await expect(page.getByRole('button', { name: 'Take the marks off' })).toBeVisible();
+  await page.getByLabel('Good').fill('5');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('img', { name: 'Bubbles: 1 place marked on the section' })).toBeVisible();
+  const picture = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(4000, 3000);
+    const pen = canvas.getContext('2d');
+    for (let n = 0; pen && n < 4000; n++) {
+      pen.fillStyle = `hsl(${n * 7} 60% 50%)`;
+      pen.fillRect((n * 397) % 4000, (n * 613) % 3000, 90, 70);
+    }
+    const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 });
+    return btoa(
+      [...new Uint8Array(await blob.arrayBuffer())].map((byte) => String.fromCharCode(byte)).join(''),
+    );
+  });
+  const photo = { name: 'bars.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(picture, 'base64') };
+  const none = { name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') };
+  await page.getByLabel('Photographs to add').setInputFiles([none, photo]);
+  const photos = page.getByRole('region', { name: 'Photographs' });
+  await expect(photos.getByRole('alert')).toContainText(
+    '“note.jpg”: it is no picture that this browser can open',
+  );
+  const shown = photos.getByRole('img');
+  await expect(shown).toHaveCount(1);
+  await expect(shown).toHaveAttribute('width', '1600');
+  const kept = await request.get((await shown.getAttribute('src')) ?? '');
+  expect([kept.status(), kept.headers()['content-type']]).toEqual([200, 'image/jpeg']);
+  expect((await kept.body()).length).toBeLessThan(400_001);
+  await page.getByLabel('Photographs to add').setInputFiles(Array.from({ length: 21 }, () => none));
+  await expect(photos.getByRole('alert')).toContainText('1 left out: no more than 20');
+  for (const bad of ['constructor', '0'.repeat(64), '..%2f..%2fworkshop.sqlite'])
+    expect((await request.get(`/api/files/${bad}`)).status()).toBe(404);
+  expect((await request.post('/api/files', { data: Buffer.from('<svg onload="x">') })).status()).toBe(415);
+
   // Another plan melts the jar again, by half.
   const next = ownFile([]);
   const again = await given(request, next);

@@ -1,3 +1,4 @@
+import { spotSchema } from '../files/photoSchema';
 import { z } from '../zod';
 import { FAULTS } from './faults';
 
@@ -8,6 +9,8 @@ export const faultSeenSchema = z.strictObject({
   fault: z.enum(FAULTS),
   pourIndexes: z.array(z.int().nonnegative().max(25)).max(26),
   pieces: count.nullable(),
+  /** Where on the piece; left out where nobody marked it. */
+  spots: z.array(spotSchema).min(1).max(20).optional(),
 });
 
 /** What an inspection of one round says. */

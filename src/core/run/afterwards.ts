@@ -1,3 +1,4 @@
+import type { Photo } from '../files/photo';
 import type { Inspection } from '../inspection/inspection';
 import type { Aside } from '../pieces/aside';
 import type { Cut } from '../pieces/cut';
@@ -18,6 +19,7 @@ export interface Afterwards {
   /** Without those that were taken back. */
   cuts: Cut[];
   asides: Aside[];
+  photos: Photo[];
   /** Complaints and reactions, as they came back. */
   complaints: { at: string; words: string; from: string; done: string }[];
   /** Words that came later. */
@@ -30,6 +32,7 @@ export function afterwardsOf(events: readonly RecordedEvent[]): Afterwards {
     inspections: [],
     cuts: [],
     asides: [],
+    photos: [],
     complaints: [],
     remarks: [],
   };
@@ -61,7 +64,13 @@ export function afterwardsOf(events: readonly RecordedEvent[]): Afterwards {
         told.asides.push({ ...said, at });
         break;
       }
+      case 'photographed': {
+        const { kind: _, ...said } = event;
+        told.photos.push({ ...said, at });
+        break;
+      }
       case 'taken-back':
+        told.photos = told.photos.filter(({ photoId }) => photoId !== event.entryId);
         told.cuts = told.cuts.filter(({ cutId }) => cutId !== event.entryId);
         told.asides = told.asides.filter(({ asideId }) => asideId !== event.entryId);
         break;

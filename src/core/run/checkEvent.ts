@@ -57,6 +57,8 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
       : fail({ code: 'unknown-inspection', inspectionId: event.inspectionId });
   if (event.kind === 'cut') return checkCut(event, run, so);
   if (event.kind === 'set-aside') return checkAside(event, run, so);
+  if (event.kind === 'photographed')
+    return isEntry(event.photoId, so) ? fail({ code: 'said-already', entryId: event.photoId }) : ok(event);
   if (event.kind === 'taken-back')
     return isEntry(event.entryId, so) ? ok(event) : fail({ code: 'unknown-entry', entryId: event.entryId });
   if (event.kind === 'remarked' || event.kind === 'complained') return ok(event);
@@ -106,6 +108,7 @@ function mayFollowFinish(event: RunEvent, tasks: readonly TaskState[]): boolean 
     case 'complained':
     case 'cut':
     case 'set-aside':
+    case 'photographed':
     case 'taken-back':
       return true;
     case 'done':
@@ -142,7 +145,8 @@ function outOfMold(round: number, { tasks }: Progress): RunFault | null {
   return unmold.doneAt === null ? { code: 'not-out-yet', round } : null;
 }
 
-function isEntry(entryId: string, { cuts, asides }: Progress): boolean {
+function isEntry(entryId: string, { cuts, asides, photos }: Progress): boolean {
+  if (photos.some(({ photoId }) => photoId === entryId)) return true;
   return cuts.some(({ cutId }) => cutId === entryId) || asides.some(({ asideId }) => asideId === entryId);
 }
 

@@ -1,3 +1,4 @@
+import { photoSchema } from '../files/photoSchema';
 import { inspectionSchema } from '../inspection/inspectionSchema';
 import { asideSchema } from '../pieces/asideSchema';
 import { cutSchema } from '../pieces/cutSchema';
@@ -85,9 +86,10 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('withdrawn'), inspectionId: id }),
   /** Blocks or pieces of a round were cut. */
   z.strictObject({ kind: z.literal('cut'), ...cutSchema.shape }),
+  z.strictObject({ kind: z.literal('photographed'), ...photoSchema.shape }),
   /** Something goes into a scrap jar, is kept, or is thrown away. */
   z.strictObject({ kind: z.literal('set-aside'), ...asideSchema.shape }),
-  /** A cut, or what was set aside, counts no longer. */
+  /** A cut, a photograph, or what was set aside, counts no longer. */
   z.strictObject({ kind: z.literal('taken-back'), entryId: id }),
   /** A complaint or a reaction that came back: what was said, by whom where that is known, and what was done. */
   z.strictObject({

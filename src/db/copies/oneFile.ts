@@ -1,11 +1,13 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream, rmSync } from 'node:fs';
 import { open } from 'node:fs/promises';
+import { dirname } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import type Database from 'better-sqlite3';
 import yauzl from 'yauzl';
 import { ZipFile } from 'yazl';
 import { z } from '../../core/zod';
+import { copyFiles, filesIn, hashOfBytes, pathOfFile, putFile } from '../files/fileStore';
 import { copyDatabase } from './copyFolder';
 import { NoWorkshopError, type WhatItHolds, whatItHolds } from './whatItHolds';
 
@@ -13,8 +15,11 @@ import { NoWorkshopError, type WhatItHolds, whatItHolds } from './whatItHolds';
 const FORMAT = 'idle-tallow-workshop';
 const DATABASE = 'workshop.sqlite';
 const ABOUT = 'about.json';
+/** Photographs and documents, each under its hash. */
+const FILES = 'files/';
 const LARGEST_ABOUT = 10_000;
 const LARGEST_DATABASE = 8_000_000_000;
+const LARGEST_FILE = 50_000_000;
 
 const aboutSchema = z.object({
   format: z.literal(FORMAT),
@@ -26,7 +31,8 @@ const aboutSchema = z.object({
 });
 
 const README = `A whole workshop of Idle Tallow: bring it back with “Bring back a copy”, or with npm run restore -- FILE.
-${DATABASE} is an SQLite 3 database, which other programs can read too.
+${DATABASE} is an SQLite 3 database, which other programs can read too. ${FILES} holds photographs and documents, each
+under the SHA-256 of its bytes; the table “files” says which is what.
 `;
 
 /**
@@ -47,7 +53,7 @@ export async function oneFileOf(
   try {
     await copyDatabase(db, copy, check);
     const holds = whatItHolds(copy);
-    const stream = await zipOf(copy, at, holds);
+    const stream = await zipOf(copy, at, holds, dirname(db.name));
     // Who reads it may go away: the copy goes, however the stream ends.
     for (const end of ['close', 'end', 'error']) stream.once(end, remove);
     return { stream, holds };
@@ -76,26 +82,54 @@ export async function aboutZip(path: string): Promise<{ format: string; at: stri
   }
 }
 
-async function zipOf(databasePath: string, at: string, holds: WhatItHolds) {
+async function zipOf(databasePath: string, at: string, holds: WhatItHolds, folder: string) {
   const about = { format: FORMAT, version: 1, at, sha256: await sha256Of(databasePath), holds };
   const zip = new ZipFile();
   zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), ABOUT);
   zip.addBuffer(Buffer.from(README), 'README.txt');
   zip.addFile(databasePath, DATABASE);
+  addFilesTo(zip, folder);
   zip.end();
   return zip.outputStream;
+}
+
+/** Puts the files of a workshop into a zip: photographs and PDF do not get smaller by it. */
+export function addFilesTo(zip: ZipFile, folder: string): void {
+  for (const hash of filesIn(folder))
+    zip.addFile(pathOfFile(folder, hash), `${FILES}${hash}`, { compress: false });
+}
+
+/**
+ * Keeps a file that stands in a zip. What is in it must be what its name says; in a workshop that does not name it, it is
+ * only there.
+ *
+ * @returns whether the entry is a file
+ * @throws NoWorkshopError
+ */
+export async function keepFileOf(zip: yauzl.ZipFile, entry: yauzl.Entry, folder: string): Promise<boolean> {
+  const hash = entry.fileName.startsWith(FILES) ? entry.fileName.slice(FILES.length) : null;
+  if (hash === null) return false;
+  if (entry.uncompressedSize > LARGEST_FILE) throw new NoWorkshopError(`${entry.fileName} is too large`);
+  const parts: Buffer[] = [];
+  for await (const part of await zip.openReadStreamPromise(entry)) parts.push(part as Buffer);
+  const bytes = Buffer.concat(parts);
+  if (hashOfBytes(bytes) !== hash) throw new NoWorkshopError(`${entry.fileName} is another than it was`);
+  putFile(folder, bytes);
+  return true;
 }
 
 /**
  * Takes the database out of one file. A bare database is taken as it is.
  *
- * @param to where the database is put
+ * @param to where the database is put, in the folder of the workshop: its photographs and documents are put there too
  * @returns when the copy was made; null where the file does not say
  * @throws NoWorkshopError where it holds none, or not the one that its fingerprint is of
  */
 export async function databaseFrom(path: string, to: string): Promise<string | null> {
   if (await isDatabase(path)) {
     await pipeline(createReadStream(path), createWriteStream(to));
+    // A daily copy in a second place has its files beside it.
+    await copyFiles(dirname(path), dirname(to));
     return null;
   }
   const zip = await yauzl.openPromise(path, { lazyEntries: true }).catch(() => {
@@ -109,6 +143,7 @@ export async function databaseFrom(path: string, to: string): Promise<string | n
         const read = aboutSchema.safeParse(parsed(await textOf(await zip.openReadStreamPromise(entry))));
         about = read.success ? read.data : null;
       }
+      if (await keepFileOf(zip, entry, dirname(to))) continue;
       if (entry.fileName === DATABASE && entry.uncompressedSize <= LARGEST_DATABASE) {
         await pipeline(await zip.openReadStreamPromise(entry), createWriteStream(to));
         hasDatabase = true;

@@ -17,6 +17,7 @@ import { batchCodes } from './0015_batch_codes';
 import { instrumentChecks } from './0016_instrument_checks';
 import { rack } from './0017_rack';
 import { runSearch } from './0018_run_search';
+import { files } from './0019_files';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -38,4 +39,5 @@ export const MIGRATIONS: readonly Migration[] = [
   instrumentChecks,
   rack,
   runSearch,
+  files,
 ];

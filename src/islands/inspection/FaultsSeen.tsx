@@ -1,9 +1,12 @@
+import { useMemo } from 'react';
 import { pourTint } from '../../core/colour/pourTint';
 import { FAULTS, type Fault } from '../../core/inspection/faults';
 import type { FaultSeen } from '../../core/inspection/inspection';
 import type { Sheet } from '../../core/plan/sheet';
+import { type Section as Cut, sectionOf } from '../../core/section/section';
 import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
 import { FaultMark } from './FaultMark';
+import { SpotMap } from './SpotMap';
 
 /** A fault as it is being written down; `pieces` as typed. */
 export interface FaultDraft extends Omit<FaultSeen, 'pieces'> {
@@ -29,6 +32,7 @@ export function FaultsSeen({ sheet, faults, faultOf, onChange }: Props) {
         ? faults.filter((each) => each.fault !== fault)
         : [...faults, { fault, pourIndexes: [], pieces: '' }],
     );
+  const section = useMemo(() => sectionOf(sheet), [sheet]);
   return (
     <fieldset>
       <legend className="mb-1 text-lg font-semibold">What is not as it should be</legend>
@@ -51,6 +55,7 @@ export function FaultsSeen({ sheet, faults, faultOf, onChange }: Props) {
           <FaultRow
             key={draft.fault}
             sheet={sheet}
+            section={section}
             draft={draft}
             fault={faultOf(draft)}
             onChange={(part) => change(draft.fault, part)}
@@ -61,14 +66,18 @@ export function FaultsSeen({ sheet, faults, faultOf, onChange }: Props) {
   );
 }
 
+/** So many places of one fault are marked at the most. */
+const MOST_SPOTS = 20;
+
 interface RowProps {
   sheet: Sheet;
+  section: Cut | null;
   draft: FaultDraft;
   fault: string | null;
   onChange(part: Partial<FaultDraft>): void;
 }
 
-function FaultRow({ sheet, draft, fault, onChange }: RowProps) {
+function FaultRow({ sheet, section, draft, fault, onChange }: RowProps) {
   const name = FAULT_NAMES[draft.fault];
   const id = `pieces-${draft.fault}`;
   return (
@@ -117,6 +126,23 @@ function FaultRow({ sheet, draft, fault, onChange }: RowProps) {
       <span id={`${id}-says`} className="text-error text-sm">
         {fault}
       </span>
+      <SpotMap
+        section={section}
+        spots={draft.spots ?? []}
+        label={`Where on the piece: ${name}`}
+        onMark={(spot) => onChange({ spots: [...(draft.spots ?? []), spot].slice(-MOST_SPOTS) })}
+      />
+      {draft.spots ? (
+        <button
+          type="button"
+          className="btn btn-ghost min-h-11 px-2"
+          onClick={() => onChange({ spots: undefined })}
+        >
+          Take the marks off
+        </button>
+      ) : (
+        section && <span className="quiet text-sm">Press where it is, if you like.</span>
+      )}
     </li>
   );
 }

@@ -5,6 +5,7 @@ import { piecesMade } from '../../core/run/piecesMade';
 import { progress } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import { sectionOf } from '../../core/section/section';
+import { Photos } from '../photos/Photos';
 import { AsideForm } from '../pieces/AsideForm';
 import { CutForm } from '../pieces/CutForm';
 import { EntryList } from '../pieces/EntryList';
@@ -126,6 +127,14 @@ function InspectRound({ start, round, jars }: Props) {
               </button>
             </p>
           ))}
+        <Photos
+          run={run}
+          photos={so.photos.filter((each) => each.round === null || each.round === round)}
+          round={round}
+          sending={sending}
+          onRecord={record}
+          onTakeBack={takeBack}
+        />
         <Causes run={run} inspections={own} />
       </div>
       <aside className="flex min-w-0 flex-col gap-4">

@@ -81,7 +81,8 @@ export function InspectionForm({ sheet, round, made, before, sending, onSave }: 
       pieces: { good, second, scrap, remelt },
       faults: faults.map((draft) => {
         const parsed = piecesOf(draft);
-        return { ...draft, pieces: parsed?.success ? parsed.data : null };
+        const { spots, ...fault } = draft;
+        return { ...fault, ...(spots ? { spots } : {}), pieces: parsed?.success ? parsed.data : null };
       }),
       weightsG: weighed.data.weightsG,
       note: note.trim(),

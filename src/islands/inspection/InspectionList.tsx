@@ -1,8 +1,13 @@
+import { useMemo } from 'react';
 import type { Inspection } from '../../core/inspection/inspection';
 import type { Run } from '../../core/run/run';
+import { sectionOf } from '../../core/section/section';
+import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
 import { faultsWords, sortedWords, weightsWords } from '../../words/en/inspection/inspectionWords';
+import { counted } from '../../words/en/plural';
 import { showMoment } from '../../words/en/showTime';
 import { useShowing } from '../shared/showing';
+import { SpotMap } from './SpotMap';
 
 interface Props {
   run: Run;
@@ -30,6 +35,7 @@ export function InspectionList({ run, inspections, sending, onWithdraw }: Props)
             </p>
             <p className="font-semibold">{sortedWords(each)}</p>
             {each.faults.length > 0 && <p>{faultsWords(each, letters)}</p>}
+            <SpotMaps run={run} inspection={each} />
             {each.weightsG.length > 0 && <p>{weightsWords(each, showing)}</p>}
             {each.note && <p className="whitespace-pre-line">“{each.note}”</p>}
             <button
@@ -44,5 +50,21 @@ export function InspectionList({ run, inspections, sending, onWithdraw }: Props)
         ))}
       </ul>
     </section>
+  );
+}
+
+/** Where on the piece each fault was seen, as far as it was marked. */
+function SpotMaps({ run, inspection }: { run: Run; inspection: Inspection }) {
+  const section = useMemo(() => sectionOf(run.snapshot.sheet), [run]);
+  return inspection.faults.map(
+    ({ fault, spots }) =>
+      spots && (
+        <SpotMap
+          key={fault}
+          section={section}
+          spots={spots}
+          label={`${FAULT_NAMES[fault]}: ${counted(spots.length, 'place', 'places')} marked on the section`}
+        />
+      ),
   );
 }

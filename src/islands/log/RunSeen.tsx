@@ -5,6 +5,7 @@ import { showMoment } from '../../words/en/showTime';
 import { Causes } from '../inspection/Causes';
 import { InspectionList } from '../inspection/InspectionList';
 import { NetWeight } from '../inspection/NetWeight';
+import { Photos } from '../photos/Photos';
 import { EntryList } from '../pieces/EntryList';
 import { recordEvent } from '../shared/recordEvent';
 import { useShowing, withShowing } from '../shared/showing';
@@ -43,6 +44,11 @@ function RunSeen({ start }: Props) {
       />
       <EntryList
         {...{ run, so, round: null, sending }}
+        onTakeBack={(entryId) => void record({ kind: 'taken-back', entryId })}
+      />
+      <Photos
+        {...{ run, photos: so.photos, round: null, sending }}
+        onRecord={record}
         onTakeBack={(entryId) => void record({ kind: 'taken-back', entryId })}
       />
       <NetWeight run={run} inspections={so.inspections} />

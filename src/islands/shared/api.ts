@@ -20,6 +20,14 @@ const UNREACHABLE: ApiProblem = {
   detail: 'Idle Tallow does not answer. Is it still running? What you typed is kept here.',
 };
 
+/** Bytes as they are, anything else as JSON. */
+function sendable(body: unknown): RequestInit {
+  if (body === undefined) return {};
+  if (body instanceof Uint8Array)
+    return { body: body as Uint8Array<ArrayBuffer>, headers: { 'content-type': 'application/octet-stream' } };
+  return { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
+}
+
 /** Asks the server, and answers its value or its problem. Never throws. */
 export async function callApi<Body>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
@@ -30,9 +38,7 @@ export async function callApi<Body>(
   try {
     const response = await fetch(path, {
       method,
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...sendable(body),
       ...options,
     });
     const answer = await response.json();

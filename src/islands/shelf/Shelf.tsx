@@ -7,6 +7,7 @@ import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { UndoLine } from '../shared/UndoLine';
 import { useRecords } from '../shared/useRecords';
+import { Documents } from './Documents';
 import { ImportCsv } from './ImportCsv';
 import { Lots } from './Lots';
 import { MaterialEditor } from './MaterialEditor';
@@ -94,6 +95,13 @@ function Shelf({ startText, stock: startStock, currency, asked, askedSide }: Pro
                     setOpen(theirs);
                   }}
                   onDone={() => setOpen((now) => (now === open ? null : now))}
+                />
+              )}
+              {side !== 'lots' && opened && (
+                <Documents
+                  key={`documents ${opened.item.id}`}
+                  material={opened.item}
+                  locale={showing.locale}
                 />
               )}
             </div>

@@ -1,7 +1,9 @@
+import { dirname } from 'node:path';
 import { createInterface } from 'node:readline';
 import yauzl from 'yauzl';
 import type { z } from '../../core/zod';
 import { openDatabase } from '../../db/connection';
+import { keepFileOf } from '../../db/copies/oneFile';
 import { NoWorkshopError } from '../../db/copies/whatItHolds';
 import {
   OPEN_ROWS,
@@ -49,7 +51,10 @@ export async function readOpen(path: string, to: string): Promise<void> {
     for await (const entry of zip.eachEntry()) {
       const table = OPEN_TABLES.find((each) => entry.fileName === `data/${openFileName(each)}`);
       const isUnreadable = entry.fileName === `data/${UNREADABLE_FILE}`;
-      if (!table && !isUnreadable) continue;
+      if (!table && !isUnreadable) {
+        await keepFileOf(zip, entry, dirname(to));
+        continue;
+      }
       if (entry.uncompressedSize > LARGEST_FILE) throw new NoWorkshopError(`${entry.fileName} is too large`);
       let number = 0;
       for await (const line of createInterface({ input: await zip.openReadStreamPromise(entry) })) {

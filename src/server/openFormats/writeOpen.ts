@@ -1,8 +1,10 @@
 import { createWriteStream } from 'node:fs';
+import { dirname } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
 import { openDatabase } from '../../db/connection';
+import { addFilesTo } from '../../db/copies/oneFile';
 import { whatItHolds } from '../../db/copies/whatItHolds';
 import {
   JSON_COLUMNS,
@@ -26,8 +28,9 @@ import { openRow, type Row } from './upcast';
  * @param path of a copy of its database, which is brought up to today's step
  * @param to where the zip is put
  * @param at when it is made, ISO 8601
+ * @param folder of the workshop, where its photographs and documents are
  */
-export async function writeOpen(path: string, to: string, at: string): Promise<void> {
+export async function writeOpen(path: string, to: string, at: string, folder = dirname(path)): Promise<void> {
   const db = openDatabase(path, false);
   try {
     const open = tablesOf(db, null);
@@ -45,6 +48,7 @@ export async function writeOpen(path: string, to: string, at: string): Promise<v
     for (const { name, text } of csvFiles(open))
       zip.addReadStreamLazy(`csv/${name}`, (done) => done(null, Readable.from(text())));
     zip.addReadStreamLazy(`data/${UNREADABLE_FILE}`, (done) => done(null, Readable.from(unreadable)));
+    addFilesTo(zip, folder);
     zip.end();
     await pipeline(zip.outputStream, createWriteStream(to));
   } finally {
