@@ -1,5 +1,7 @@
 import type Database from 'better-sqlite3';
+import type { FaultsBy, FaultsOf, MeasuredRun } from '../core/knows/knows';
 import type { FacetValue, RunSearch } from '../core/run/facets';
+import type { Measure, MeasureKind } from '../core/run/measures';
 import { folded } from './folded';
 
 /** The index of finished runs: what is found by words, and sorted out by facets. */
@@ -14,6 +16,26 @@ export function runSearchTable(db: Database.Database) {
   const addFacet = db.prepare<[string, string, number]>(
     'INSERT INTO run_facets (facet, value, place) VALUES (?, ?, ?) ON CONFLICT DO NOTHING',
   );
+  const clearMeasures = db.prepare<[number]>('DELETE FROM run_measures WHERE place = ?');
+  const addMeasure = db.prepare<[number, string, number, number]>(
+    'INSERT INTO run_measures (place, kind, predicted, measured) VALUES (?, ?, ?, ?)',
+  );
+  const measured = db.prepare<[string, number], MeasuredRun>(
+    `SELECT s.run_id AS runId, m.predicted, m.measured FROM run_measures m JOIN run_search s ON s.place = m.place
+     WHERE m.kind = ? AND ${SHOWN} ORDER BY s.ended_at DESC LIMIT ?`,
+  );
+  const faultsBy = db.prepare<[string], FaultsOf>(
+    `SELECT f.value AS name, count(DISTINCT f.place) AS runs, count(DISTINCT x.place) AS withFaults, count(x.place) AS faults
+     FROM run_facets f JOIN run_search s ON s.place = f.place
+     LEFT JOIN run_facets x ON x.place = f.place AND x.facet = 'fault'
+     WHERE f.facet = ? AND ${SHOWN} GROUP BY f.value ORDER BY faults DESC, runs DESC, name`,
+  );
+  const faultsByMonth = db.prepare<[], FaultsOf>(
+    `SELECT substr(s.ended_at, 1, 7) AS name, count(DISTINCT s.place) AS runs, count(DISTINCT x.place) AS withFaults,
+       count(x.place) AS faults
+     FROM run_search s LEFT JOIN run_facets x ON x.place = s.place AND x.facet = 'fault'
+     WHERE ${SHOWN} GROUP BY 1 ORDER BY 1`,
+  );
   const missing = db.prepare<[number], { id: string }>(
     `SELECT id FROM runs WHERE ended = 'finished' AND NOT EXISTS (SELECT 1 FROM run_search s WHERE s.run_id = runs.id)
      ORDER BY ended_at DESC LIMIT ?`,
@@ -26,13 +48,24 @@ export function runSearchTable(db: Database.Database) {
 
   return {
     /** What a finished run is found by, instead of what was there. */
-    put(runId: string, words: string, facets: readonly FacetValue[]): void {
+    put(
+      runId: string,
+      words: string,
+      facets: readonly FacetValue[],
+      measures: readonly Measure[] = [],
+    ): void {
       const place = placeOf.get(runId)?.place ?? Number(addPlace.run(runId, 'finished').lastInsertRowid);
       clearWords.run(place);
       clearFacets.run(place);
       addWords.run(place, folded(words));
+      clearMeasures.run(place);
+      for (const { kind, predicted, measured } of measures) addMeasure.run(place, kind, predicted, measured);
       for (const { facet, value } of facets) addFacet.run(facet, value, place);
     },
+    /** What was measured of one kind, the last finished first. */
+    measured: (kind: MeasureKind, limit: number): MeasuredRun[] => measured.all(kind, limit),
+    /** Faults that were seen, by the plan, base or mold of their runs, or by month. */
+    faultsBy: (by: FaultsBy): FaultsOf[] => (by === 'month' ? faultsByMonth.all() : faultsBy.all(by)),
     /** Ids of finished runs that are not in the index yet, the last finished first. */
     missing: (limit: number): string[] => missing.all(limit).map(({ id }) => id),
     counts: () => counts.get() ?? { finished: 0, indexed: 0 },

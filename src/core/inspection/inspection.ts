@@ -48,6 +48,15 @@ export function lastWeightsG(inspections: readonly Inspection[]): number[] {
   );
 }
 
+/** What pieces weigh on average as they were weighed first, before they dried: of all rounds, g; null where none was. */
+export function inspectionWeightG(inspections: readonly Inspection[]): number | null {
+  const first = new Map<number, readonly number[]>();
+  for (const { round, weightsG } of inspections)
+    if (weightsG.length > 0 && !first.has(round)) first.set(round, weightsG);
+  const all = [...first.values()].flat();
+  return all.length === 0 ? null : all.reduce((sum, each) => sum + each, 0) / all.length;
+}
+
 /** How much lighter a round's pieces got between its first weighing and its last. */
 export interface Dried {
   round: number;

@@ -18,6 +18,7 @@ import { instrumentChecks } from './0016_instrument_checks';
 import { rack } from './0017_rack';
 import { runSearch } from './0018_run_search';
 import { files } from './0019_files';
+import { runMeasures } from './0020_run_measures';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -40,4 +41,5 @@ export const MIGRATIONS: readonly Migration[] = [
   rack,
   runSearch,
   files,
+  runMeasures,
 ];

@@ -1,3 +1,5 @@
+import { measuresOf } from '../../core/run/measures';
+import { progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { orNull } from '../broken';
 import type { Workshop } from '../openWorkshop';
@@ -6,7 +8,7 @@ import { runSearchText } from './runSearchText';
 /** Puts a finished run into the Logbook's index, as it is now. */
 export function indexRun(workshop: Workshop, run: Run): void {
   const { words, facets } = runSearchText(workshop, run);
-  workshop.runSearch.put(run.id, words, facets);
+  workshop.runSearch.put(run.id, words, facets, measuresOf(run, progress(run)));
 }
 
 /**

@@ -1,0 +1,80 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import type { RunEvent } from '../../src/core/run/run';
+import { knows } from '../../src/server/knows';
+import { logPage } from '../../src/server/log';
+import { setStanding } from '../../src/server/putAway';
+import { recordEvent } from '../../src/server/runs';
+import { elsewhere } from '../../src/server/search/elsewhere';
+import { indexMissing } from '../../src/server/search/indexRuns';
+import { BOX, fragrance, planFile } from '../support/planFiles';
+import { makeInWorkshop } from '../support/runs';
+import { workshopWith } from '../support/workshops';
+
+const look: RunEvent = {
+  ...{ kind: 'inspected', inspectionId: 'look', round: 0, note: 'Ränder', againAfterDays: null },
+  faults: [{ fault: 'bubbles', pourIndexes: [0], pieces: 2 }],
+  ...{ pieces: { good: 4, second: 0, scrap: 2, remelt: 0 }, weightsG: [99, 101] },
+};
+
+test('a run is found by anything that was written of it, sorted out by facets, and counted in what is known', async () => {
+  const { workshop, stored } = workshopWith(
+    planFile([{ doses: [[fragrance({ name: 'Harbour Fig' }), '2 %']] }], {}, BOX),
+  );
+  const first = await makeInWorkshop(workshop, stored.id, { note: 'Poured in the rain' });
+  const second = await makeInWorkshop(workshop, stored.id, { verdict: 'poor', goodPieces: 2 });
+  recordEvent(workshop, second.id, 'e1', look);
+  recordEvent(workshop, second.id, 'e2', {
+    kind: 'complained',
+    words: 'It crumbled',
+    from: 'Stall 9',
+    done: '',
+  });
+  const ids = (search: string, ...chosen: [never, string][]) =>
+    logPage(workshop, { search, chosen: chosen.map(([facet, value]) => ({ facet, value })) }).items.map(
+      ({ runId }) => runId,
+    );
+  assert.deepEqual(ids('rain'), [first.id]);
+  assert.deepEqual(ids('RAI pour'), [first.id]);
+  assert.deepEqual(ids('rander bubb'), [second.id]);
+  assert.deepEqual(ids('stall crumbled'), [second.id]);
+  assert.deepEqual(ids('harbour fig').length, 2);
+  assert.deepEqual(ids(String(first.code)), [first.id]);
+  for (const none of ['rain crumbled', '"', '*', 'NOT', 'a" OR "b', ';', '🧼'])
+    assert.deepEqual(ids(none), [], none);
+  assert.deepEqual(ids('', ['fault' as never, 'Bubbles']), [second.id]);
+  assert.deepEqual(ids('fig', ['verdict' as never, 'Poor'], ['year' as never, '2026']), [second.id]);
+  const facets = workshop.runSearch.facets({ search: 'fig', chosen: [] }, 2);
+  assert.deepEqual(
+    facets.filter(({ facet }) => facet === 'plan' || facet === 'fault'),
+    [
+      { facet: 'plan', value: 'Test plan', count: 2 },
+      { facet: 'fault', value: 'Bubbles', count: 1 },
+    ],
+  );
+  assert.ok(
+    elsewhere(workshop, 'harbour').some(({ what, name }) => what === 'Material' && name === 'Harbour Fig'),
+  );
+
+  const told = knows(workshop);
+  assert.deepEqual([told.finished, told.indexed], [2, 2]);
+  assert.deepEqual(
+    told.faults.mold.map(({ runs, withFaults, faults }) => [runs, withFaults, faults]),
+    [[2, 1, 1]],
+  );
+  const mass = told.measures.find(({ kind }) => kind === 'piece-mass');
+  assert.equal(mass?.off.count, 1);
+  assert.ok(told.measures.some(({ kind, off }) => kind === 'good-pieces' && off.count === 2 && off.bias < 0));
+
+  // What is put away is in no list; what came without the index comes in.
+  setStanding(workshop, 'run', first.id, 'archived');
+  assert.deepEqual(ids('rain'), []);
+  setStanding(workshop, 'run', first.id, 'shown');
+  workshop.db.exec(
+    'DELETE FROM run_measures; DELETE FROM run_facets; DELETE FROM run_words; DELETE FROM run_search',
+  );
+  assert.equal(workshop.runSearch.counts().indexed, 0);
+  assert.equal(indexMissing(workshop, 10), 2);
+  assert.deepEqual(ids('rain'), [first.id]);
+  assert.equal(indexMissing(workshop, 10), 0);
+});
