@@ -1,4 +1,5 @@
 import type Database from 'better-sqlite3';
+import type { VersionResult } from '../core/knows/bestVersion';
 import type { FaultsBy, FaultsOf, MeasuredRun } from '../core/knows/knows';
 import type { FacetValue, RunSearch } from '../core/run/facets';
 import type { Measure, MeasureKind } from '../core/run/measures';
@@ -36,6 +37,14 @@ export function runSearchTable(db: Database.Database) {
      FROM run_search s LEFT JOIN run_facets x ON x.place = s.place AND x.facet = 'fault'
      WHERE ${SHOWN} GROUP BY 1 ORDER BY 1`,
   );
+  const ofVersions = db.prepare<[string], VersionResult>(
+    `SELECT r.plan_version AS version, count(*) AS runs, coalesce(sum(m.measured), 0) AS good,
+       coalesce(sum(m.predicted), 0) AS planned,
+       coalesce(sum((SELECT count(*) FROM run_facets f WHERE f.place = s.place AND f.facet = 'fault')), 0) AS faults
+     FROM runs r JOIN run_search s ON s.run_id = r.id
+     LEFT JOIN run_measures m ON m.place = s.place AND m.kind = 'good-pieces'
+     WHERE r.plan_id = ? AND ${SHOWN} GROUP BY r.plan_version ORDER BY r.plan_version DESC`,
+  );
   const missing = db.prepare<[number], { id: string }>(
     `SELECT id FROM runs WHERE ended = 'finished' AND NOT EXISTS (SELECT 1 FROM run_search s WHERE s.run_id = runs.id)
      ORDER BY ended_at DESC LIMIT ?`,
@@ -64,6 +73,8 @@ export function runSearchTable(db: Database.Database) {
     },
     /** What was measured of one kind, the last finished first. */
     measured: (kind: MeasureKind, limit: number): MeasuredRun[] => measured.all(kind, limit),
+    /** What came of each version of a plan that was made, the newest first. */
+    resultsOf: (planId: string): VersionResult[] => ofVersions.all(planId),
     /** Faults that were seen, by the plan, base or mold of their runs, or by month. */
     faultsBy: (by: FaultsBy): FaultsOf[] => (by === 'month' ? faultsByMonth.all() : faultsBy.all(by)),
     /** Ids of finished runs that are not in the index yet, the last finished first. */

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Mold } from '../../core/molds/mold';
 import { NO_MOLD_ID } from '../../core/molds/noMold';
-import type { Difference } from '../../core/plan/differences';
-import { type Plan, pourLetter } from '../../core/plan/plan';
+import type { Plan } from '../../core/plan/plan';
 import { planSchema } from '../../core/plan/planSchema';
+import { placeName } from '../../words/en/plan/placeName';
 import type { ApiProblem } from '../shared/api';
 import { usePlanPage } from './planContext';
 
@@ -98,33 +98,6 @@ export default function ConflictDialog({
       </div>
     </dialog>
   );
-}
-
-const FIELD_NAMES: Record<string, string> = {
-  name: 'Name',
-  use: 'For',
-  moldId: 'Mold',
-  secondMoldId: 'Second mold',
-  pieces: 'Pieces',
-  batch: 'How much',
-  fillFraction: 'Fill',
-  jugLossFraction: 'Stays in jug',
-  leastMeltG: 'Melts at least',
-  note: 'Note',
-  baseId: 'base',
-  size: 'size',
-  way: 'how it is poured',
-  embeds: 'what is set in',
-  when: 'when it is poured',
-  seen: 'Marked as seen',
-};
-
-function placeName({ path: [field, pour, inPour, dose, ofDose] }: Difference): string {
-  if (field !== 'pours') return FIELD_NAMES[String(field)] ?? String(field);
-  const letter = pourLetter(Number(pour));
-  if (inPour !== 'doses') return `Pour ${letter}: ${FIELD_NAMES[String(inPour)] ?? 'all of it'}`;
-  const what = ofDose === 'materialId' ? 'material' : ofDose === 'means' ? 'meaning' : 'text';
-  return `Pour ${letter}: dose ${Number(dose) + 1}${ofDose === undefined ? '' : `, ${what}`}`;
 }
 
 function sideText(value: unknown, names: ReadonlyMap<string, string>): string {
