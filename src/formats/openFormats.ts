@@ -124,6 +124,7 @@ export const OPEN_ROWS = {
     reference: z.number(),
     shown: z.number(),
   }),
+  rack_air: z.strictObject({ id, at: moment, temp_c: z.number(), humidity: z.number().nullable() }),
   put_away: z.strictObject({ kind: text, id, state: z.enum(['archived', 'deleted']), at: moment }),
   /** What records were before, in the shape of their day. */
   record_versions: z.strictObject({

@@ -18,6 +18,7 @@ import { lotTable } from '../db/lots';
 import { makeFolder } from '../db/makeFolder';
 import { planTable } from '../db/plans';
 import { putAwayTable } from '../db/putAway';
+import { rackAirTable } from '../db/rackAir';
 import { recordReader } from '../db/readRecord';
 import { type RecordTable, recordTable } from '../db/records';
 import { recordVersionTable } from '../db/recordVersions';
@@ -38,6 +39,7 @@ export interface Workshop {
   molds: RecordTable<Mold>;
   plans: ReturnType<typeof planTable>;
   runs: ReturnType<typeof runTable>;
+  rackAir: ReturnType<typeof rackAirTable>;
   /** Photographs and documents. */
   files: ReturnType<typeof fileTable>;
   documents: ReturnType<typeof documentTable>;
@@ -98,6 +100,7 @@ export function tablesOf(
     molds,
     plans: planTable(db, (id) => barsOfMold(molds, id)),
     runs: runTable(db, rules),
+    rackAir: rackAirTable(db),
     files: fileTable(db),
     documents: documentTable(db),
     runSearch: runSearchTable(db),

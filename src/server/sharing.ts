@@ -39,7 +39,7 @@ export function deviceOf(request: Request): FromDevice | null {
 const NEVER = /^\/(?:api\/)?(?:devices|copies)(?:\/|$)/;
 /** Work at the bench, and what is only worked out. */
 const AT_THE_BENCH =
-  /^\/api\/(?:files|runs(?:\/[^/]+\/(?:events|readings))?|sheet|pour-plan|recipe|plans\/meet|instruments\/[^/]+\/readings)$/;
+  /^\/api\/(?:files|rack\/air|runs(?:\/[^/]+\/(?:events|readings))?|sheet|pour-plan|recipe|plans\/meet|instruments\/[^/]+\/readings)$/;
 const READINGS = /^\/api\/instruments\/[^/]+\/readings$/;
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 

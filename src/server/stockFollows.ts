@@ -35,8 +35,8 @@ export function stockFollows(workshop: Workshop, run: Run, event: RunEvent): voi
       takeAnew(workshop, run, event.taskId);
       return;
     case 'done':
-      // Of all that is ticked without a weight, only pieces come off the shelf.
-      if (taskOf(run, event.taskId)?.kind === 'inclusions') takeAnew(workshop, run, event.taskId);
+      // Of all that is ticked without a weight, only pieces and what they are wrapped in come off the shelf.
+      if (TAKES_PIECES.has(taskOf(run, event.taskId)?.kind ?? '')) takeAnew(workshop, run, event.taskId);
       return;
     case 'finished':
       takeRest(workshop, run, event.lots ?? []);
@@ -52,6 +52,8 @@ export function stockFollows(workshop: Workshop, run: Run, event: RunEvent): voi
       if (event.isPutBack) giveBack(workshop, run.id, null);
   }
 }
+
+const TAKES_PIECES: ReadonlySet<string> = new Set(['inclusions', 'wrap']);
 
 /** The task of a run's snapshot; more base that was asked for at the bench is told by the weighing it is more of. */
 function taskOf({ snapshot }: Run, taskId: string): ScheduledTask | undefined {

@@ -60,6 +60,7 @@ test('axe finds nothing on any view, by day and by night', async ({ browser, req
     '/rack',
     `/rack/${log}?round=1`,
     '/log',
+    '/log/knows',
     `/log/${log}`,
     `/log/${log}/sheet`,
   ]) {

@@ -105,6 +105,7 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
       '/rack',
       `/rack/${log}?round=1`,
       '/log',
+      '/log/knows',
       `/log/${log}`,
     ]) {
       await opened(page, path);

@@ -117,10 +117,18 @@ function sheetAt(
     jugLossFraction: plan.jugLossFraction,
     leastMeltG: plan.leastMeltG ?? 0,
     making: plan.making ?? USUAL_MAKING,
+    packaging: packagingOf(file),
     pours,
     sizeFaults: faults,
     totals,
   });
+}
+
+function packagingOf({ plan, materials }: PlanFile): Sheet['packaging'] {
+  return (plan.packaging ?? []).map((packed) => ({
+    ...packed,
+    name: materials.find(({ id }) => id === packed.materialId)?.name ?? '',
+  }));
 }
 
 /** Rounds that are full to this much are told as full. */

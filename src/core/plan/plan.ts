@@ -22,6 +22,7 @@ export interface NamingFile {
   plan: {
     moldId: string;
     secondMoldId?: string | undefined;
+    packaging?: { materialId: string }[] | undefined;
     pours: {
       baseId: string;
       doses: { materialId: string; wetIn?: Wetting | undefined }[];
@@ -122,6 +123,7 @@ export function namedMaterials(
     for (const { from } of pour.embeds ?? []) if (from.is === 'shelf') add(from.materialId);
     if (pour.remelt) add(pour.remelt.scrapId);
   }
+  for (const { materialId } of plan.packaging ?? []) add(materialId);
   return named;
 }
 

@@ -11,6 +11,7 @@ import { batchSchema } from './batchSchema';
 import { embedSchema, madePieceSchema } from './embedSchema';
 import { laidSchema } from './laidSchema';
 import { makingSchema, whenSchema } from './makingSchema';
+import { packedSchema } from './packedSchema';
 import type { NamingFile } from './plan';
 import { LONGEST_POUR_NOTE, MOST_MATERIALS, PLAN_FILE_FORMAT, PLAN_FILE_VERSION } from './plan';
 import { pourSizeSchema } from './pourSizeSchema';
@@ -96,6 +97,8 @@ export const planSchema = z
     batch: batchSchema.optional(),
     /** Less base than this is melted as this, g, with fixed doses for all of it; left out where any weight is melted. */
     leastMeltG: z.number().min(LEAST_MELT_LIMITS_G[0]).max(LEAST_MELT_LIMITS_G[1]).optional(),
+    /** What its pieces are wrapped in; left out where nothing of it is counted. */
+    packaging: z.array(packedSchema).min(1).max(10).optional(),
     /** Where and when it is made; left out in an ordinary room, at any time. */
     making: makingSchema.optional(),
     /** Findings that were accepted, each with what it said then in few letters; left out where none is. */
@@ -104,7 +107,7 @@ export const planSchema = z
       .max(200)
       .optional(),
   })
-  .superRefine(({ pours, moldId, batch }, context) => {
+  .superRefine(({ pours, moldId, batch, packaging }, context) => {
     if (moldId === NO_MOLD_ID && batch?.gives !== 'pieces')
       context.addIssue({ code: 'custom', path: ['batch'], message: 'weight-without-mold' });
     const seen = new Set<string>();
@@ -118,6 +121,9 @@ export const planSchema = z
         });
       seen.add(each.id);
     };
+    packaging?.forEach((packed, place) => {
+      look(packed, ['packaging', place]);
+    });
     pours.forEach((pour, place) => {
       look(pour, ['pours', place]);
       pour.doses.forEach((dose, index) => {
@@ -165,6 +171,10 @@ export function checkNames(file: NamingFile, context: z.RefinementCtx): void {
     if (material.kind !== 'blend') return;
     for (const { memberIndex, why } of blendFaults(material, byId))
       issue(['materials', index, 'members', memberIndex, 'materialId'], `blend-member-${why}`);
+  });
+  file.plan.packaging?.forEach(({ materialId }, place) => {
+    if (byId.get(materialId)?.kind !== 'packaging')
+      issue(['plan', 'packaging', place, 'materialId'], 'no-such-packaging', materialId);
   });
   file.plan.pours.forEach((pour, pourIndex) => {
     const path = ['plan', 'pours', pourIndex];

@@ -10,6 +10,7 @@ import { z } from '../zod';
 import { sheetBatchSchema } from './batchSchema';
 import { laidSchema } from './laidSchema';
 import { makingSchema, whenSchema } from './makingSchema';
+import { sheetPackedSchema } from './packedSchema';
 import { pourSizeSchema } from './pourSizeSchema';
 import { pourWaySchema } from './pourWaySchema';
 import { ASSUMPTIONS, SAID_AS } from './recipeDose';
@@ -198,6 +199,8 @@ export const sheetSchema = z.strictObject({
   /** Less base than this is melted as this; 0 where any weight is melted. */
   leastMeltG: grams.default(0),
   making: makingSchema,
+  /** What its pieces are wrapped in. */
+  packaging: z.array(sheetPackedSchema).default([]),
   pours: z.array(sheetPourSchema).min(1),
   sizeFaults: z.array(sizeFaultSchema),
   totals: z.strictObject({

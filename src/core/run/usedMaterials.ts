@@ -1,9 +1,10 @@
 import type { Sheet } from '../plan/sheet';
 import type { ScheduledTask } from '../schedule/scheduledTask';
-import { baseParts, type Need, needOfEmbed } from '../stock/need';
+import { baseParts, type Need, needOfEmbed, needOfPacked } from '../stock/need';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
-import { progress, type TaskState } from './progress';
+import { piecesMade } from './piecesMade';
+import { type Progress, progress, type TaskState } from './progress';
 import type { RunSoFar } from './run';
 
 /** What a run has really taken of a material, over all its pours. */
@@ -11,29 +12,36 @@ export type Used = Need;
 
 /** What was weighed or set in in a run, each material once, in the order of the work. */
 export function usedMaterials(run: RunSoFar): Used[] {
-  const done = progress(run).tasks.filter(({ doneAt }) => doneAt !== null);
+  const so = progress(run);
+  const done = so.tasks.filter(({ doneAt }) => doneAt !== null);
   return summed(
-    done.filter(({ isLeftOut }) => !isLeftOut).flatMap((task) => needsOfTask(run, task, task.actualG)),
+    done.filter(({ isLeftOut }) => !isLeftOut).flatMap((task) => needsOfTask(run, so, task, task.actualG)),
   );
 }
 
 /** What one task of a run has taken; nothing while it is open or was left out. */
 export function usedByTask(run: RunSoFar, task: TaskState): Used[] {
   if (task.doneAt === null || task.isLeftOut) return [];
-  return needsOfTask(run, task, task.actualG);
+  return needsOfTask(run, progress(run), task, task.actualG);
 }
 
 /** What the open tasks of a run will still take. */
 export function stillNeeded(run: RunSoFar): Need[] {
-  const open = progress(run).tasks.filter(({ doneAt }) => doneAt === null);
-  return summed(open.flatMap((task) => needsOfTask(run, task, task.targetG)));
+  const so = progress(run);
+  const open = so.tasks.filter(({ doneAt }) => doneAt === null);
+  return summed(open.flatMap((task) => needsOfTask(run, so, task, task.targetG)));
 }
 
-function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | null): Need[] {
+function needsOfTask(
+  { snapshot }: RunSoFar,
+  so: Pick<Progress, 'cuts' | 'asides'>,
+  task: TaskState,
+  massG: number | null,
+): Need[] {
   const { sheet } = snapshot;
   const pour = sheet.pours[task.pourIndexes[0] ?? -1];
-  if (!pour) return [];
-  if (task.kind === 'inclusions')
+  if (!pour && task.kind !== 'wrap') return [];
+  if (task.kind === 'inclusions' && pour)
     return pour.embeds
       .filter(({ embedIndex }) => task.embedIndexes.includes(embedIndex))
       .flatMap((embed) => {
@@ -42,6 +50,10 @@ function needsOfTask({ snapshot }: RunSoFar, task: TaskState, massG: number | nu
         const share = embed.perPiece === null ? ofAll : cavities / whole.cavities;
         return needOfEmbed({ ...embed, massG: embed.massG * share }, cavities) ?? [];
       });
+  if (task.kind === 'wrap') {
+    const pieces = piecesMade(sheet, task.round, so, true);
+    return sheet.packaging.map((packed) => needOfPacked(packed, pieces));
+  }
   if (massG === null) return [];
   return weighedParts(sheet, task).map(({ id, name, share }) => ({
     ...{ materialId: id, name, amount: massG * share, isCounted: false },

@@ -1,4 +1,5 @@
 import { cavityCount } from '../molds/filled';
+import { packedCount, type SheetPacked } from '../plan/packed';
 import type { Sheet, SheetEmbed, SheetPour } from '../plan/sheet';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 
@@ -35,7 +36,14 @@ export function needOf(sheet: Sheet): Need[] {
       if (need) add(need);
     }
   }
+  for (const packed of sheet.packaging) add(needOfPacked(packed, sheet.pieces));
   return [...needs.values()].filter(({ amount }) => amount > 0);
+}
+
+/** What wrapping so many pieces takes off the shelf. */
+export function needOfPacked(packed: SheetPacked, pieces: number): Need {
+  const { materialId, name } = packed;
+  return { materialId, name, amount: packedCount(packed, pieces), isCounted: true };
 }
 
 /** What the base of a pour is taken from: fresh, out of the scrap jar, or both; the larger part first. */

@@ -287,6 +287,6 @@ function afterTasks({ sheet, rules, round }: RoundOf, below: readonly string[], 
   if (!isLast) add('wash');
   if (moldsFilled(sheet, sheet.fills).some(({ sliceMm }) => sliceMm !== null)) add('cut-bars');
   if (sheet.pours.some(({ base: { hardensH } }) => (hardensH ?? 0) > 0)) add('harden');
-  if (mustWrap(sheet, rules)) add('wrap');
+  if (sheet.packaging.length > 0 || mustWrap(sheet, rules)) add('wrap');
   return tasks;
 }

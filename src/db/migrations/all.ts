@@ -19,6 +19,7 @@ import { rack } from './0017_rack';
 import { runSearch } from './0018_run_search';
 import { files } from './0019_files';
 import { runMeasures } from './0020_run_measures';
+import { rackAir } from './0021_rack_air';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -42,4 +43,5 @@ export const MIGRATIONS: readonly Migration[] = [
   runSearch,
   files,
   runMeasures,
+  rackAir,
 ];

@@ -52,7 +52,8 @@ export function RoomNow({ run, room, onRead }: Props) {
   );
 }
 
-function RoomForm({ onRead, onClose }: Pick<Props, 'onRead'> & { onClose(): void }) {
+/** Asks for the air of a room: warm and humid. */
+export function RoomForm({ onRead, onClose }: Pick<Props, 'onRead'> & { onClose(): void }) {
   const showing = useShowing();
   const [temp, setTemp] = useState('');
   const [humid, setHumid] = useState('');

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useRef } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { type PlanFile, type Pour, pourLetter } from '../../core/plan/plan';
 import type { SheetLine } from '../../core/plan/sheet';
 import { massUnit, showMassFigure, showPercent } from '../../core/units/showQuantity';
@@ -15,6 +15,7 @@ import { SheetDoseRow } from './SheetDoseRow';
 import { useAllPours } from './useAllPours';
 import { useDoseEdits } from './useDoseEdits';
 
+const Packaging = lazy(() => import('./Packaging'));
 const AllPours = lazy(() => import('./grid/AllPours'));
 
 interface Props extends DosesProps {
@@ -51,8 +52,30 @@ export function DoseGrid(props: Props) {
       ) : (
         <OnePour {...props} pour={pour} />
       )}
+      <WrappedIn plan={plan} sheet={props.settled} />
       <PlanNote note={plan.note} onChange={(note) => edit({ ...plan, note }, 'note')} />
     </>
+  );
+}
+
+/** Folded up until it is asked for. */
+function WrappedIn({ plan, sheet }: Pick<Props, 'plan'> & { sheet: Props['settled'] }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details
+      className="border-base-300 border-t"
+      open={isOpen}
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm font-semibold">
+        Packaging{plan.packaging && `: ${plan.packaging.length}`}
+      </summary>
+      {isOpen && (
+        <Suspense fallback={<p className="quiet text-sm">Opening …</p>}>
+          <Packaging plan={plan} sheet={sheet} />
+        </Suspense>
+      )}
+    </details>
   );
 }
 

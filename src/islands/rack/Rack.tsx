@@ -1,4 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
+import type { Base } from '../../core/materials/base';
+import type { RackAir } from '../../core/rack/rackAir';
 import { roundsOnRack } from '../../core/rack/roundsOnRack';
 import type { HeatOnward } from '../../core/run/heatOnward';
 import { progress } from '../../core/run/progress';
@@ -8,6 +10,7 @@ import { taskName } from '../../words/en/work/taskName';
 import { useCalls, type WaitCall } from '../bench/useCalls';
 import { useHeats } from '../bench/useHeats';
 import { useShowing, withShowing } from '../shared/showing';
+import { AirOfRack } from './AirOfRack';
 import { Axis } from './Axis';
 import type { OnRack } from './onRack';
 import { RackRow } from './RackRow';
@@ -15,13 +18,15 @@ import { useRackRuns } from './useRackRuns';
 
 interface Props {
   start: Run[];
+  /** As it was read last. */
+  air: RackAir | null;
 }
 
 const TICK_MS = 10_000;
 const NOTHING_READ: never[] = [];
 
 /** What sets, waits and is watched: what is due at the left, its time to come to the right. */
-function Rack({ start }: Props) {
+function Rack({ start, air }: Props) {
   const { runs, problem, sending, record } = useRackRuns(start);
   const nowMs = useNow();
   const { locale } = useShowing();
@@ -59,6 +64,7 @@ function Rack({ start }: Props) {
 
   return (
     <>
+      <AirOfRack start={air} bases={basesOf(rows)} />
       {problem && (
         <p role="alert" className="text-error plate mb-3 p-3">
           {problem.detail}
@@ -103,6 +109,12 @@ function Rack({ start }: Props) {
       )}
     </>
   );
+}
+
+/** Bases of what is not wrapped yet. */
+function basesOf(rows: readonly OnRack[]): Base[] {
+  const open = rows.filter(({ round }) => round.due.every(({ kind }) => kind !== 'look-again'));
+  return open.flatMap(({ run }) => run.snapshot.sheet.pours.map(({ base }) => base));
 }
 
 function useNow(): number {

@@ -88,6 +88,7 @@ const SCHEMA_FAULTS: ReadonlyMap<string, (id: string) => string> = new Map<strin
   ['no-such-made-piece', (id) => `“${id}” is not among the made pieces of this file.`],
   ['no-such-piece', (id) => `“${id}” is neither scrap nor a bought piece among the materials of this file.`],
   ['no-such-scrap', (id) => `“${id}” is not scrap among the materials of this file.`],
+  ['no-such-packaging', (id) => `“${id}” is no packaging among the materials of this file.`],
   ['no-such-dose', (id) => `“${id}” is not a material that can be dosed among those of this file.`],
   ['no-such-dispersant', (id) => `“${id}” is not a dispersant among the materials of this file.`],
   ['blend-member-unknown', () => 'is not among the materials of this file.'],

@@ -17,6 +17,7 @@ const FIELD_NAMES: Record<string, string> = {
   way: 'how it is poured',
   embeds: 'what is set in',
   when: 'when it is poured',
+  packaging: 'Packaging',
   seen: 'Marked as seen',
   making: 'Where and when it is made',
   remelt: 'what is melted again',

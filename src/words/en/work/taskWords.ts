@@ -1,7 +1,8 @@
+import { packedCount } from '../../../core/plan/packed';
 import type { Sheet } from '../../../core/plan/sheet';
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
 import { type Showing, showMass, showTemperature } from '../../../core/units/showQuantity';
-import { partOfRound } from '../../../core/work/rounds';
+import { partOfRound, piecesOfRound } from '../../../core/work/rounds';
 import { weighedLine } from '../../../core/work/weighedLine';
 import { lengthWords, rangeWords } from '../lengthWords';
 import { listed } from '../plural';
@@ -113,8 +114,14 @@ function plainWords(task: Plain, sheet: Sheet, showing: Showing): string {
     case 'harden':
       return `It hardens for ${lengthWords(task.toS - task.fromS, showing.locale)}.`;
     case 'wrap':
-      return 'Wrap.';
+      return sheet.packaging.length === 0 ? 'Wrap.' : `Wrap: ${packagingWords(sheet, task.round)}.`;
   }
+}
+
+/** “6 × Kraft band, 1 × Box of six”, for the pieces of a round by the sheet. */
+function packagingWords(sheet: Sheet, round: number): string {
+  const pieces = Math.ceil(piecesOfRound(sheet, round) - 1e-9);
+  return sheet.packaging.map((packed) => `${packedCount(packed, pieces)} × ${packed.name}`).join(', ');
 }
 
 function upTo(massG: number, cutG: number, showing: Showing): string {
