@@ -235,7 +235,7 @@ test('a dose is weighed from a scanned lot, overshot with its reason, corrected 
   await expect(page.getByRole('row', { name: /Scent/ })).toContainText('at first 15.0 g');
   await expect(page.getByRole('link', { name: /lot S-1/ })).toBeVisible();
   await page.goto(`/log?q=${code}`);
-  await expect(page.getByRole('link', { name: file.plan.name })).toBeVisible();
+  await expect(page.getByRole('link', { name: file.plan.name, exact: true })).toBeVisible();
 });
 
 test('a run can be given up after a second thought', async ({ page, request }) => {

@@ -38,7 +38,7 @@ function Knows({ told }: Props) {
                 onClick={() => setKind(each.kind)}
               >
                 <strong className="block">{MEASURE_NAMES[each.kind]}</strong>
-                <span className={each.off.count < FEW ? 'quiet' : ''}>
+                <span className={each.off.count < FEW && each.kind !== kind ? 'quiet' : ''}>
                   {biasWords(each.kind, each.off, showing)}
                 </span>
               </button>

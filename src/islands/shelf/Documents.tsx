@@ -52,7 +52,7 @@ export function Documents({ material, locale }: Props) {
   return (
     <section className="plate max-w-2xl p-4" aria-labelledby="documents-title">
       <h2 id="documents-title" className="text-xl font-semibold">
-        Documents of {material.name}
+        Documents
       </h2>
       {problem && (
         <p role="alert" className="text-error">
