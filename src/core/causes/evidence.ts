@@ -1,6 +1,7 @@
 import type { Finding } from '../checks/finding';
 import { waterActivityOf } from '../heat/substanceOf';
 import type { Mold } from '../molds/mold';
+import { meltedName } from '../plan/baseParts';
 import type { Sheet, SheetLine } from '../plan/sheet';
 import { heatOnward } from '../run/heatOnward';
 import { type Outcome, outcomeOf } from '../run/outcome';
@@ -94,7 +95,7 @@ function weighingsOf({ tasks }: Progress, sheet: Sheet): WeighingSeen[] {
     return [
       {
         line,
-        name: line?.material.name ?? pour.base.name,
+        name: line?.material.name ?? meltedName(pour),
         letter: pour.letter,
         pourIndex,
         round: task.round,

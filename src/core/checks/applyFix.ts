@@ -45,6 +45,13 @@ function withSetting(plan: Plan, edit: PlanEdit): Plan {
   switch (edit.kind) {
     case 'set-when':
       return withWhen(plan, edit.pourIndex, edit);
+    case 'fresh-base':
+      return {
+        ...plan,
+        pours: plan.pours.map(({ remelt, ...pour }, index) =>
+          index === edit.pourIndex || !remelt ? pour : { ...pour, remelt },
+        ),
+      };
     case 'set-freezer':
       return withFreezer(plan, edit.freezerMin);
     case 'set-least-melt':

@@ -7,11 +7,11 @@ export const botanicalBrowns: Check = (sheet) =>
   doseLines(sheet)
     .filter(({ line }) => !isLaid(line))
     .filter(({ line: { material } }) => material.kind === 'additive' && material.role === 'botanical')
-    .map(({ line, pourIndex }) => ({
+    .map(({ line, pourIndex, doseIndexes }) => ({
       code: 'botanical-browns',
       severity: 'note',
       pourIndex,
-      doseIndexes: [line.doseIndex],
+      doseIndexes,
       about: line.material.name,
       assumed: false,
       fix: null,

@@ -1,5 +1,6 @@
 import { type SheetPour, weighedLines } from '../plan/sheet';
 import type { Check, Found, FoundOf } from './finding';
+import { ownDoses } from './timesDoses';
 
 type Fact = FoundOf<'facts-missing'>['facts'][number];
 
@@ -32,12 +33,13 @@ function missing(pour: SheetPour) {
   const origin = (of: { origins: unknown }): Fact[] => (of.origins === null ? ['origins'] : []);
   return [
     { id: base.id, name: base.name, doseIndexes: [], facts: origin(base) },
-    ...weighedLines(pour)
+    ...[...weighedLines(pour), ...pour.inherited]
       .filter(({ massG, wets }) => massG > 0 && !wets)
-      .map(({ material, doseIndex }) => ({
+      .map((line) => ({ material: line.material, doseIndexes: ownDoses([line]) }))
+      .map(({ material, doseIndexes }) => ({
         id: material.id,
         name: material.name,
-        doseIndexes: [doseIndex],
+        doseIndexes,
         facts: [
           ...(material.kind === 'fragrance' && material.vanillinOfMaterial === null
             ? (['vanillin'] as const)

@@ -124,6 +124,9 @@ export const findingSchema = z.discriminatedUnion('code', [
     melts: z.int().positive(),
     isKnown: z.boolean(),
     doses: z.array(z.strictObject({ name: z.string(), ofBase: z.number() })),
+    /** Bases that are in it besides that of the pour, and whether one of them is of another kind. */
+    otherBases: z.array(z.string()),
+    ofOtherKind: z.boolean(),
     /** What it holds that is no more on the shelf: in no limit. */
     missing: z.array(z.string()),
   }),

@@ -6,7 +6,7 @@ import type { Check, Found } from './finding';
 export const gritTooCoarse: Check = (sheet, { rules }) => {
   const forFace = sheet.use === 'face' || sheet.use === 'head-to-toe';
   const most = forFace ? rules.gritFaceMm : rules.gritBodyMm;
-  return doseLines(sheet).flatMap(({ line: { material, doseIndex }, pourIndex }): Found[] => {
+  return doseLines(sheet).flatMap(({ line: { material }, pourIndex, doseIndexes, takeOut }): Found[] => {
     if (material.kind !== 'additive' || material.role !== 'grit') return [];
     const unknown = material.grainMm === null;
     if (!unknown && !exceeds(material.grainMm ?? 0, most)) return [];
@@ -15,14 +15,14 @@ export const gritTooCoarse: Check = (sheet, { rules }) => {
         code: 'grit-too-coarse',
         severity: unknown || !forFace ? 'caution' : 'stop',
         pourIndex,
-        doseIndexes: [doseIndex],
+        doseIndexes,
         about: material.name,
         ...(unknown ? { materialId: material.id } : {}),
         grainMm: material.grainMm,
         mostMm: most,
         forFace,
         assumed: false,
-        fix: [{ kind: 'remove-dose', pourIndex, doseIndex }],
+        fix: takeOut,
       },
     ];
   });

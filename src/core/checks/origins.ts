@@ -1,5 +1,5 @@
 import { ORIGINS } from '../materials/fields';
-import { weighedLines } from '../plan/sheet';
+import { inProduct } from '../plan/sheet';
 import type { Check, Found } from './finding';
 
 /** What comes from something that a person may not bear or not want. */
@@ -7,7 +7,11 @@ export const origins: Check = (sheet) =>
   ORIGINS.flatMap((origin): Found[] => {
     const from = new Set<string>();
     for (const pour of sheet.pours)
-      for (const material of [pour.base, ...weighedLines(pour).map((line) => line.material)])
+      for (const material of [
+        pour.base,
+        ...(pour.remelt?.bases ?? []),
+        ...inProduct(pour).map((line) => line.material),
+      ])
         if (material.origins?.includes(origin)) from.add(material.name);
     if (from.size === 0) return [];
     return [

@@ -8,7 +8,7 @@ import { timesDoses } from './timesDoses';
 
 /** More than is usual: colour that comes off, glitter or salt overdone. */
 export const overdone: Check = (sheet) =>
-  doseLines(sheet).flatMap(({ pour, pourIndex, line }): Found[] => {
+  doseLines(sheet).flatMap(({ pour, pourIndex, line, doseIndexes }): Found[] => {
     const most = usualMost(line.material);
     if (most === undefined || line.wets || !exceeds(line.ofBase, most.value)) return [];
     return [
@@ -16,14 +16,14 @@ export const overdone: Check = (sheet) =>
         code: 'overdone',
         severity: 'caution',
         pourIndex,
-        doseIndexes: [line.doseIndex],
+        doseIndexes,
         about: line.material.name,
         ofBase: line.ofBase,
         most: most.value,
         effect: effectOf(line.material),
         assumed: most.assumed,
         fix:
-          doseOf(pour, line.doseIndex).ofBase > 0
+          doseIndexes.length > 0 && doseOf(pour, line.doseIndex).ofBase > 0
             ? timesDoses(doseOf(pour, line.doseIndex).lines, pourIndex, most.value / line.ofBase)
             : null,
       },

@@ -22,6 +22,8 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     wetIn: wettingSchema.optional(),
     counts: z.literal('content').optional(),
   }),
+  /** Nothing is melted again in a pour. */
+  z.strictObject({ kind: z.literal('fresh-base'), pourIndex: z.int().nonnegative() }),
   /** A pour's moment and its heat; null leaves one to the pour plan again. */
   z.strictObject({
     kind: z.literal('set-when'),

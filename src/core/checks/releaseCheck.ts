@@ -13,13 +13,13 @@ export function releaseCheck({ code, refuses, severity = () => 'stop' }: Release
   return (sheet, context) =>
     doseLines(sheet)
       .filter(({ line }) => refuses(line.material))
-      .map(({ line, pourIndex }) => ({
+      .map(({ line, pourIndex, doseIndexes, takeOut }) => ({
         code,
         severity: severity(context),
         pourIndex,
-        doseIndexes: [line.doseIndex],
+        doseIndexes,
         about: line.material.name,
         assumed: false,
-        fix: [{ kind: 'remove-dose', pourIndex, doseIndex: line.doseIndex }],
+        fix: takeOut,
       }));
 }

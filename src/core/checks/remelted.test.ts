@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { BOX, base, fragrance, isClose, planFile, scrap } from '../../../tests/support/planFiles';
+import { additive, BOX, base, fragrance, isClose, planFile, scrap } from '../../../tests/support/planFiles';
 import { allFindingWords } from '../../words/en/findings/findingWords';
 import { parseQuantity } from '../units/parseQuantity';
 import { allergensOf } from './allergens';
+import { applyFix } from './applyFix';
 import type { FindingCode } from './finding';
 import { reviewPlan } from './review';
 
@@ -67,4 +68,54 @@ test('it is told what is melted again, and as a caution where nobody knows what 
     holds: [...(JAR.holds ?? []), { materialId: 'gone', name: 'Old blue', kind: 'dose', ofScrap: 0.001 }],
   });
   assert.match(said(review(0.5, '0.1 %', gone))[2] ?? '', /Old blue is in it and no more on the shelf/);
+});
+
+test('what must not touch skin, scratches, browns or comes from milk does so out of a jar, too, and fresh base ends it', () => {
+  const candle = fragrance({
+    id: 'candle',
+    name: 'Candle scent',
+    skin: 'candle-only',
+    vanillinOfMaterial: 0.05,
+  });
+  const grit = additive({ id: 'grit', name: 'Coarse shell', role: 'grit', grainMm: 2 });
+  const milk = base({ id: 'milk', name: 'Milk base', baseKind: 'syndet', origins: ['milk'] });
+  const held = (materialId: string, name: string, kind: 'base' | 'dose', ofScrap: number) => ({
+    ...{ materialId, name, kind, ofScrap },
+  });
+  const jar = scrap({
+    holds: [
+      held('milk', milk.name, 'base', 0.9),
+      held('candle', candle.name, 'dose', 0.02),
+      held('grit', grit.name, 'dose', 0.08),
+    ],
+  });
+  const file = planFile([{ base: OWN }], { use: 'face' }, BOX, [jar, candle, grit, milk]);
+  const [pour] = file.plan.pours;
+  assert.ok(pour);
+  const plan = { ...file.plan, pours: [{ ...pour, remelt: { scrapId: jar.id, ofBase: 0.5 } }] };
+  const { findings } = reviewPlan({ ...file, plan });
+  const found = (code: FindingCode) => findings.find((each) => each.code === code);
+  for (const code of ['candle-only', 'grit-too-coarse', 'vanillin-browns'] as const) {
+    const told = found(code);
+    assert.ok(told, code);
+    assert.deepEqual(told.doseIndexes, [], code);
+  }
+  assert.ok(
+    findings.some(
+      (each) => each.code === 'origins' && each.origin === 'milk' && /Milk base/.test(each.about),
+    ),
+  );
+  const stop = found('candle-only');
+  assert.equal(stop?.severity, 'stop');
+  const words = describeFinding(stop as never, { system: 'metric', locale: 'en' });
+  assert.match(words.reason, /It comes with what is melted again/);
+  assert.equal(words.fixLabel, 'Melt fresh base instead');
+  const again = found('remelted');
+  assert.ok(again?.code === 'remelted' && again.ofOtherKind && again.severity === 'caution');
+  const mended = applyFix({ plan, mold: file.mold }, stop?.fix ?? []);
+  assert.equal(mended.pours[0]?.remelt, undefined);
+  assert.deepEqual(
+    reviewPlan({ ...file, plan: mended }).findings.filter(({ severity }) => severity === 'stop'),
+    [],
+  );
 });

@@ -12,8 +12,8 @@ function floats({ densityGPerMl, role }: Additive, base: Base): boolean {
 
 /** Grit that sinks and petals that float where the base does not hold them. */
 export const solidsMove: Check = (sheet) =>
-  doseLines(sheet).flatMap(({ pour: { base }, pourIndex, line }): Found[] => {
-    const { material, doseIndex } = line;
+  doseLines(sheet).flatMap(({ pour: { base }, pourIndex, line, doseIndexes }): Found[] => {
+    const { material } = line;
     if (isLaid(line)) return [];
     if (material.kind !== 'additive' || (material.role !== 'grit' && material.role !== 'botanical'))
       return [];
@@ -23,7 +23,7 @@ export const solidsMove: Check = (sheet) =>
         code: 'solids-move',
         severity: 'note',
         pourIndex,
-        doseIndexes: [doseIndex],
+        doseIndexes,
         about: material.name,
         baseName: base.name,
         ...(base.suspension === null ? { materialId: base.id } : {}),

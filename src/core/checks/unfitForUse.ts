@@ -17,17 +17,17 @@ type Unfit = (typeof UNFIT)[number];
 
 /** Something that does not suit what the bar is for. */
 export const unfitForUse: Check = (sheet) =>
-  doseLines(sheet).flatMap(({ line, pourIndex }) =>
+  doseLines(sheet).flatMap(({ line, pourIndex, doseIndexes, takeOut }) =>
     unfitFor(sheet.use, line).map(
       (why): Found => ({
         code: 'unfit-for-use',
         severity: why === 'face-fragrance' ? 'note' : 'caution',
         pourIndex,
-        doseIndexes: [line.doseIndex],
+        doseIndexes,
         about: line.material.name,
         why,
         assumed: false,
-        fix: [{ kind: 'remove-dose', pourIndex, doseIndex: line.doseIndex }],
+        fix: takeOut,
       }),
     ),
   );

@@ -1,26 +1,24 @@
 import type { Use } from '../materials/fields';
 import { supplierLimit } from '../materials/supplierLimit';
-import { type SheetLine, weighedLines } from '../plan/sheet';
+import type { SheetLine } from '../plan/sheet';
+import { doseLines } from './doseLines';
 import type { Check } from './finding';
 
 /** No facts to judge by: the release for skin is unknown, or a fragrance has no limit on record. */
 export const unknownLimit: Check = (sheet) =>
-  sheet.pours.flatMap((pour, pourIndex) =>
-    weighedLines(pour)
-      .filter(({ massG }) => massG > 0)
-      .filter((line) => lacksFacts(line, sheet.use))
-      .map((line) => ({
-        code: 'unknown-limit',
-        severity: 'caution',
-        pourIndex,
-        doseIndexes: [line.doseIndex],
-        about: line.material.name,
-        materialId: line.material.id,
-        releaseUnknown: line.material.skin === 'unknown',
-        assumed: false,
-        fix: null,
-      })),
-  );
+  doseLines(sheet)
+    .filter(({ line }) => lacksFacts(line, sheet.use))
+    .map(({ line, pourIndex, doseIndexes }) => ({
+      code: 'unknown-limit',
+      severity: 'caution',
+      pourIndex,
+      doseIndexes,
+      about: line.material.name,
+      materialId: line.material.id,
+      releaseUnknown: line.material.skin === 'unknown',
+      assumed: false,
+      fix: null,
+    }));
 
 function lacksFacts({ material }: SheetLine, use: Use): boolean {
   if (material.skin === 'not-released' || material.skin === 'candle-only') return false;

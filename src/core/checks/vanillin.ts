@@ -1,7 +1,8 @@
-import type { SheetLine, SheetPour } from '../plan/sheet';
+import { isInherited, type SheetLine, type SheetPour } from '../plan/sheet';
 import { writeFigure } from '../units/writeQuantity';
 import type { Check, CheckContext, Found } from './finding';
 import { PLAIN } from './plain';
+import { ownDoses } from './timesDoses';
 
 /** Common practice, no source: equal parts of stabiliser and fragrance. */
 const PARTS_OF_FRAGRANCE = 1;
@@ -13,9 +14,11 @@ export const vanillin: Check = (sheet, context) =>
   sheet.pours.flatMap((pour, pourIndex) => checkPour(pour, pourIndex, context));
 
 function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext): Found[] {
-  const browning = pour.lines.filter((line) => vanillinOf(line) > 0 && line.massG > 0);
+  // What came with base that is melted again browns on, and is stabilised by what came with it.
+  const lines = pour.inherited.length > 0 ? [...pour.lines, ...pour.inherited] : pour.lines;
+  const browning = lines.filter((line) => vanillinOf(line) > 0 && line.massG > 0);
   if (browning.length === 0) return [];
-  const stabilisers = pour.lines.filter(
+  const stabilisers = lines.filter(
     ({ material, massG }) => material.kind === 'additive' && material.role === 'stabiliser' && massG > 0,
   );
   const fragranceG = browning.reduce((sum, line) => sum + line.massG, 0);
@@ -23,20 +26,23 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
   const off = stabiliserG / (fragranceG * PARTS_OF_FRAGRANCE) - 1;
   const about = [...new Set(browning.map((line) => line.blend ?? line.material.name))].join(', ');
   const common = { ...PLAIN, pourIndex, about };
-  const [stabiliser] = stabilisers;
+  const own = stabilisers.filter((line) => !isInherited(line));
+  const cameG = stabiliserG - own.reduce((sum, line) => sum + line.massG, 0);
+  const missing = Math.max(0, ((fragranceG * PARTS_OF_FRAGRANCE - cameG) / pour.baseG) * 100);
+  const [stabiliser = stabilisers[0]] = own;
   if (stabiliser) {
     if (Math.abs(off) <= OUT_OF_STEP) return [];
-    const text = `${writeFigure((fragranceG / pour.baseG) * PARTS_OF_FRAGRANCE * 100, 4)} %`;
+    const text = `${writeFigure(missing, 4)} %`;
     return [
       {
         ...common,
         code: 'stabiliser-out-of-step',
         severity: off < 0 ? 'caution' : 'note',
-        doseIndexes: stabilisers.map(({ doseIndex }) => doseIndex),
+        doseIndexes: ownDoses(own),
         stabiliser: stabiliser.material.name,
         off,
         fix:
-          stabilisers.length === 1
+          own.length === 1 && missing > 0
             ? [
                 {
                   kind: 'set-dose',
@@ -57,7 +63,7 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
       ...common,
       code: 'vanillin-browns',
       severity: 'caution',
-      doseIndexes: [...new Set(browning.map(({ doseIndex }) => doseIndex))],
+      doseIndexes: ownDoses(browning),
       vanillinOfBase: browning.reduce((sum, line) => sum + line.ofBase * vanillinOf(line), 0),
       stabiliser: onShelf?.name ?? null,
       fix: onShelf
@@ -66,9 +72,7 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
               kind: 'add-dose',
               pourIndex,
               materialId: onShelf.id,
-              text: inStep(pour, browning)
-                ? '= fragrance'
-                : `${writeFigure((fragranceG / pour.baseG) * PARTS_OF_FRAGRANCE * 100, 4)} %`,
+              text: inStep(pour, browning) ? '= fragrance' : `${writeFigure(missing, 4)} %`,
             },
           ]
         : null,
@@ -78,7 +82,8 @@ function checkPour(pour: SheetPour, pourIndex: number, { shelf }: CheckContext):
 
 /** True when every fragrance of the pour has vanillin, so that `= fragrance` says the right weight. */
 function inStep(pour: SheetPour, browning: SheetLine[]): boolean {
-  return pour.lines.filter(({ material }) => material.kind === 'fragrance').length === browning.length;
+  const scents = pour.lines.filter(({ material }) => material.kind === 'fragrance');
+  return pour.inherited.length === 0 && scents.length === browning.length;
 }
 
 function vanillinOf({ material }: SheetLine): number {

@@ -26,6 +26,14 @@ export function remeltOf(
   const { ofBase } = pour.remelt;
   const holds = scrap.holds ?? [];
   const missing: string[] = [];
+  const bases = holds.flatMap(({ materialId, name, kind }): Remelt['bases'] => {
+    if (kind !== 'base') return [];
+    const base = materials.get(materialId);
+    if (base?.kind === 'base')
+      return [{ id: base.id, name: base.name, baseKind: base.baseKind, origins: base.origins }];
+    missing.push(name);
+    return [];
+  });
   const inherited = holds.flatMap(({ materialId, name, kind, ofScrap }): InheritedLine[] => {
     if (kind !== 'dose') return [];
     const material = materials.get(materialId);
@@ -37,7 +45,7 @@ export function remeltOf(
   });
   const { id: scrapId, name, melts } = scrap;
   return {
-    remelt: { scrapId, name, ofBase, melts, holds, isKnown: scrap.holds !== null, missing },
+    remelt: { scrapId, name, ofBase, melts, holds, bases, isKnown: scrap.holds !== null, missing },
     inherited,
   };
 }

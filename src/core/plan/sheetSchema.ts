@@ -1,6 +1,7 @@
+import { BASE_KINDS } from '../materials/base';
 import { baseSchema, heatOfBaseSchema } from '../materials/baseSchema';
 import { blendSchema } from '../materials/blendSchema';
-import { USES } from '../materials/fields';
+import { ORIGINS, USES } from '../materials/fields';
 import { hexColour } from '../materials/fieldsSchema';
 import { dosedMaterialSchema } from '../materials/materialSchema';
 import { heldSchema } from '../materials/scrapSchema';
@@ -79,6 +80,17 @@ export const remeltSchema = z.strictObject({
   /** How often it was melted before, as far as is known. */
   melts: z.int().positive(),
   holds: z.array(heldSchema),
+  /** Bases that are in it, as far as they are on the shelf. */
+  bases: z
+    .array(
+      z.strictObject({
+        id: z.string(),
+        name: z.string(),
+        baseKind: z.enum(BASE_KINDS),
+        origins: z.array(z.enum(ORIGINS)).nullable(),
+      }),
+    )
+    .default([]),
   /** Somebody knows what it holds. */
   isKnown: z.boolean(),
   /** Names of what it holds that is no more on the shelf. */

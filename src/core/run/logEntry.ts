@@ -1,3 +1,4 @@
+import { meltedName } from '../plan/baseParts';
 import type { SheetLine } from '../plan/sheet';
 import { weighedLine } from '../work/weighedLine';
 import { intoJug } from './intoJug';
@@ -90,7 +91,7 @@ export function logEntry(run: Run): LogEntry {
         load: task.load + 1,
         loads: task.loads,
         pourLetter: pour.letter,
-        name: line?.material.name ?? pour.base.name,
+        name: line?.material.name ?? meltedName(pour),
         dose: line ? { text: line.text, wets: line.wets, blend: line.blend } : null,
         plannedG,
         targetG,

@@ -1,6 +1,7 @@
+import { baseParts } from '../plan/baseParts';
 import type { Sheet } from '../plan/sheet';
 import type { ScheduledTask } from '../schedule/scheduledTask';
-import { baseParts, type Need, needOfEmbed, needOfPacked } from '../stock/need';
+import { type Need, needOfEmbed, needOfPacked } from '../stock/need';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
 import { piecesMade } from './piecesMade';

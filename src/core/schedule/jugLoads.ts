@@ -4,6 +4,7 @@ import { type Melt, meltInBathS, meltInBursts } from '../heat/melt';
 import { substanceOf } from '../heat/substanceOf';
 import type { HouseRules, Jug } from '../houseRules/houseRules';
 import { ceiling } from '../materials/defaults';
+import { meltedName } from '../plan/baseParts';
 import type { Sheet } from '../plan/sheet';
 import { type JugRules, meltsOfFilling } from '../work/loads';
 import type { Factors } from './factors';
@@ -33,7 +34,7 @@ export function loadsOf(sheet: Sheet, fills: number, rules: JugRules): JugLoad[]
     loads[head] = Array.from({ length: melts }, () => ({
       pourIndex: head,
       serves: group,
-      baseName: first.base.name,
+      baseName: meltedName(first),
       meltG: cutG,
       contentG,
       contentMl,

@@ -1,6 +1,7 @@
 import { cavityCount } from '../molds/filled';
+import { baseParts } from '../plan/baseParts';
 import { packedCount, type SheetPacked } from '../plan/packed';
-import type { Sheet, SheetEmbed, SheetPour } from '../plan/sheet';
+import type { Sheet, SheetEmbed } from '../plan/sheet';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 
 /** What is taken off the shelf. */
@@ -44,17 +45,6 @@ export function needOf(sheet: Sheet): Need[] {
 export function needOfPacked(packed: SheetPacked, pieces: number): Need {
   const { materialId, name } = packed;
   return { materialId, name, amount: packedCount(packed, pieces), isCounted: true };
-}
-
-/** What the base of a pour is taken from: fresh, out of the scrap jar, or both; the larger part first. */
-export function baseParts({
-  base,
-  remelt,
-}: Pick<SheetPour, 'base' | 'remelt'>): { id: string; name: string; share: number }[] {
-  const fresh = { id: base.id, name: base.name, share: 1 - (remelt?.ofBase ?? 0) };
-  if (!remelt) return [fresh];
-  const again = { id: remelt.scrapId, name: remelt.name, share: remelt.ofBase };
-  return [fresh, again].filter(({ share }) => share > 1e-9).sort((a, b) => b.share - a.share);
 }
 
 /**

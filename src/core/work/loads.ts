@@ -1,5 +1,6 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import { roundFills } from '../molds/filled';
+import { meltedName } from '../plan/baseParts';
 import type { Sheet } from '../plan/sheet';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { meltOfFilling } from '../pours/leastMelt';
@@ -111,7 +112,7 @@ export function meltsOf(
       );
     return {
       letters: own.map(({ letter }) => letter),
-      baseName: own[0]?.base.name ?? '',
+      baseName: own[0] ? meltedName(own[0]) : '',
       needG,
       cutG,
       fillings,

@@ -1,8 +1,9 @@
 import { showNumber } from '../../../core/units/showQuantity';
 import type { Describe } from './described';
+import { cameWords, takeOutLabel } from './takeOut';
 
 export const gritTooCoarse: Describe<'grit-too-coarse'> = (
-  { about, grainMm, mostMm, forFace },
+  { about, grainMm, mostMm, forFace, fix },
   { locale },
 ) => {
   const limit = `${showNumber(mostMm, 2, locale, 0)} mm ${forFace ? 'for a face' : 'by the house rules'}`;
@@ -14,7 +15,7 @@ export const gritTooCoarse: Describe<'grit-too-coarse'> = (
     reason:
       grainMm === null
         ? `The shelf does not know its largest grain; ${limit} is the most. Coarse grains cut skin.`
-        : `The most is ${limit}. Coarse grains cut skin.`,
-    fixLabel: 'Take it out',
+        : `The most is ${limit}. Coarse grains cut skin.${cameWords({ fix })}`,
+    fixLabel: takeOutLabel({ fix }),
   };
 };

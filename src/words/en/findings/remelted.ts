@@ -4,7 +4,7 @@ import { counted } from '../plural';
 import type { Describe } from './described';
 
 export const remelted: Describe<'remelted'> = (
-  { about, pourIndex, ofBase, melts, isKnown, doses, missing },
+  { about, pourIndex, ofBase, melts, isKnown, doses, missing, otherBases, ofOtherKind },
   { locale },
 ) => {
   const of = ofBase === 1 ? 'All' : showPercent(ofBase, locale);
@@ -18,9 +18,13 @@ export const remelted: Describe<'remelted'> = (
   const brings = doses.map(({ name, ofBase }) => `${name} ${showPercent(ofBase, locale)}`).join(', ');
   const gone =
     missing.length > 0 ? ` ${missing.join(', ')} is in it and no more on the shelf: counted nowhere.` : '';
+  const mixed =
+    otherBases.length === 0
+      ? ''
+      : ` ${otherBases.join(', ')} is in it too${ofOtherKind ? ', a base of another kind: what the two do together nobody knows here, so try a little first' : ', another base'}; keep to the lower ceiling of the two.`;
   return {
     title: `${about} is melted again in ${pourLetter(pourIndex ?? 0)}`,
-    reason: `${of} of the base comes out of it${brings === '' ? ', with nothing dosed into it' : `, with ${brings} of the base`}; all of it counts in the limits.${gone} ${lost}`,
+    reason: `${of} of the base comes out of it${brings === '' ? ', with nothing dosed into it' : `, with ${brings} of the base`}; all of it counts in the limits.${mixed}${gone} ${lost}`,
     fixLabel: null,
   };
 };

@@ -1,5 +1,6 @@
 import type { FoundOf } from '../../../core/checks/finding';
 import type { Describe } from './described';
+import { cameWords, takeOutLabel } from './takeOut';
 
 const REASONS: Record<FoundOf<'unfit-for-use'>['why'], string> = {
   'hair-salt': 'Salt dries hair out and takes the lather.',
@@ -11,8 +12,8 @@ const REASONS: Record<FoundOf<'unfit-for-use'>['why'], string> = {
   'face-fragrance': 'For a face, without fragrance is the safe choice.',
 };
 
-export const unfitForUse: Describe<'unfit-for-use'> = ({ about, why }) => ({
+export const unfitForUse: Describe<'unfit-for-use'> = ({ about, why, fix }) => ({
   title: `${about} does not suit a ${why.startsWith('hair') ? 'bar for hair' : 'face bar'}`,
-  reason: REASONS[why],
-  fixLabel: 'Take it out',
+  reason: `${REASONS[why]}${cameWords({ fix })}`,
+  fixLabel: takeOutLabel({ fix }),
 });

@@ -1,13 +1,6 @@
+import { baseParts } from '../../../core/plan/baseParts';
 import type { SheetPour } from '../../../core/plan/sheet';
-import { baseParts } from '../../../core/stock/need';
 import { type Showing, showMass } from '../../../core/units/showQuantity';
-
-/** What the base of a pour is called: fresh, out of the scrap jar, or both. */
-export function baseName(pour: Pick<SheetPour, 'base' | 'remelt'>): string {
-  return baseParts(pour)
-    .map(({ name }) => name)
-    .join(' and ');
-}
 
 /** How much of it comes from where: “240 g of Clear Quay, 160 g of White ends”; null where it comes from one. */
 export function baseSplitWords(

@@ -1,7 +1,7 @@
+import { meltedName } from '../../../core/plan/baseParts';
 import { type Sheet, weighedLines } from '../../../core/plan/sheet';
 import type { Task } from '../../../core/work/task';
 import { weighedLine } from '../../../core/work/weighedLine';
-import { baseName } from './baseWords';
 import { pourLetters } from './pourLetters';
 import { KIND_NAMES } from './taskKinds';
 
@@ -16,7 +16,7 @@ export function taskName(task: Task, { pours }: Pick<Sheet, 'pours'>): string {
   function what(): string {
     switch (task.kind) {
       case 'weigh-base':
-        return `${/\+\d+$/.test(task.id) ? 'More ' : ''}${pour ? baseName(pour) : ''}`;
+        return `${/\+\d+$/.test(task.id) ? 'More ' : ''}${pour ? meltedName(pour) : ''}`;
       case 'weigh-dose':
         return weighedLine({ pours }, task)?.material.name ?? '';
       case 'stir-in':

@@ -1,3 +1,4 @@
+import { meltedName } from '../../../core/plan/baseParts';
 import { packedCount } from '../../../core/plan/packed';
 import type { Sheet } from '../../../core/plan/sheet';
 import type { ScheduledTask } from '../../../core/schedule/scheduledTask';
@@ -7,7 +8,7 @@ import { weighedLine } from '../../../core/work/weighedLine';
 import { lengthWords, rangeWords } from '../lengthWords';
 import { listed } from '../plural';
 import { showAmountOut } from '../units/showCount';
-import { baseName, baseSplitWords } from './baseWords';
+import { baseSplitWords } from './baseWords';
 import { byEyeWords } from './byEyeWords';
 import { inclusionAmount } from './inclusionAmount';
 import { layWords } from './layWords';
@@ -40,7 +41,7 @@ export function taskParts(task: ScheduledTask, sheet: Sheet, showing: Showing): 
       return {
         before: 'Cut and weigh',
         figure: mass(task.massG),
-        after: `${pour ? baseName(pour) : ''} for ${letters}${loadOf(task)}${upTo(task.massG, task.cutG, showing)}${split ? `: ${split}` : ''}.`,
+        after: `${pour ? meltedName(pour) : ''} for ${letters}${loadOf(task)}${upTo(task.massG, task.cutG, showing)}${split ? `: ${split}` : ''}.`,
       };
     }
     case 'weigh-dose': {
