@@ -63,7 +63,9 @@ export function runSearchTable(db: Database.Database) {
       facets: readonly FacetValue[],
       measures: readonly Measure[] = [],
     ): void {
-      const place = placeOf.get(runId)?.place ?? Number(addPlace.run(runId, 'finished').lastInsertRowid);
+      if (!placeOf.get(runId)) addPlace.run(runId, 'finished');
+      const place = placeOf.get(runId)?.place;
+      if (place === undefined) throw new RangeError(`no finished run “${runId}”`);
       clearWords.run(place);
       clearFacets.run(place);
       addWords.run(place, folded(words));

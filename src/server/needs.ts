@@ -24,8 +24,7 @@ export interface AllNeeds {
  */
 export async function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewContext): Promise<AllNeeds> {
   const all: AllNeeds = { needs: needOf(sheet), madeAhead: [] };
-  for (const embed of sheet.pours.flatMap(({ embeds }) => embeds)) {
-    if (embed.kind !== 'plan') continue;
+  for (const embed of setInOfPlans(sheet)) {
     const pieceG = context.pieces.of(embed.id)?.pieceG ?? null;
     const [stored] = workshop.plans.versions(embed.id);
     const molds = stored && moldsOf(workshop, stored.plan);
@@ -45,4 +44,14 @@ export async function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewCo
     all.needs.push(...inner.needs);
   }
   return all;
+}
+
+/** What is set in of each plan, over all pours: what is on the shelf counts once. */
+function setInOfPlans({ pours }: Sheet): { id: string; name: string; massG: number }[] {
+  const sums = new Map<string, { id: string; name: string; massG: number }>();
+  for (const { id, name, kind, massG } of pours.flatMap(({ embeds }) => embeds)) {
+    if (kind !== 'plan') continue;
+    sums.set(id, { id, name, massG: massG + (sums.get(id)?.massG ?? 0) });
+  }
+  return [...sums.values()];
 }

@@ -137,6 +137,7 @@ test('a loaf of the day before is cut, its ends go into two jars, are melted aga
   });
   const photo = { name: 'bars.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(picture, 'base64') };
   const none = { name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') };
+  await page.getByLabel('A word with the next ones').fill('Left side');
   await page.getByLabel('Photographs to add').setInputFiles([none, photo]);
   const photos = page.getByRole('region', { name: 'Photographs' });
   await expect(photos.getByRole('alert')).toContainText(
@@ -145,6 +146,7 @@ test('a loaf of the day before is cut, its ends go into two jars, are melted aga
   const shown = photos.getByRole('img');
   await expect(shown).toHaveCount(1);
   await expect(shown).toHaveAttribute('width', '1600');
+  await expect(photos.getByText('Left side')).toBeVisible();
   const kept = await request.get((await shown.getAttribute('src')) ?? '');
   expect([kept.status(), kept.headers()['content-type']]).toEqual([200, 'image/jpeg']);
   expect((await kept.body()).length).toBeLessThan(400_001);

@@ -141,11 +141,15 @@ test('after the pour: felt, taken out, looked at with its faults, causes told, a
   await row.getByRole('button', { name: 'It is wrapped' }).click();
   await expect(row).toHaveAttribute('data-next', 'look-again');
   await row.getByRole('link', { name: 'Look again' }).click();
-  await page.getByLabel('A word').fill('No dew');
-  // Another screen takes the look back meanwhile.
-  await send({ kind: 'inspected', ...inspected('elsewhere') });
-  await send({ kind: 'withdrawn', inspectionId: 'elsewhere' });
+  await page.getByRole('textbox', { name: 'A word', exact: true }).fill('No dew');
+  // Another screen looks at the same round meanwhile: what is being typed stays, and is told of it; both are kept.
+  await send({ kind: 'inspected', ...inspected('elsewhere'), note: 'From the other screen' });
+  await expect(page.getByText('Another screen wrote down a look at this round meanwhile')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'A word', exact: true })).toHaveValue('No dew');
+  await expect(page.getByRole('region', { name: 'Seen so far' })).toContainText('From the other screen');
   await save.click();
+  await expect(page.getByRole('region', { name: 'Seen so far' })).toContainText('From the other screen');
+  await send({ kind: 'withdrawn', inspectionId: 'elsewhere' });
   await expect(page.getByRole('region', { name: 'Seen so far' })).toContainText('No dew');
   await page.goto('/rack');
   await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible();

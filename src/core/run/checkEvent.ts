@@ -65,7 +65,10 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
   if (event.kind === 'abandoned' || event.kind === 'room-read') return ok(event);
   if (event.kind === 'finished') {
     const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task)).length;
-    return open > 0 ? fail({ code: 'tasks-are-open', open }) : ok(event);
+    if (open > 0) return fail({ code: 'tasks-are-open', open });
+    const { restG } = massKept(run, so);
+    const massG = event.toScrapG ?? 0;
+    return massG > restG + 1e-6 ? fail({ code: 'more-than-is-there', massG, restG }) : ok(event);
   }
   const { taskId } = event;
   const task = tasks.find(({ id }) => id === taskId);

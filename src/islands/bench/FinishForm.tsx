@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { goodPiecesSeen } from '../../core/inspection/inspection';
 import { ok } from '../../core/result';
+import { massKept } from '../../core/run/massKept';
 import { progress } from '../../core/run/progress';
 import type { Fill, Run, RunEvent, Verdict } from '../../core/run/run';
 import { FILLS, VERDICTS } from '../../core/run/run';
@@ -26,7 +27,6 @@ interface Props {
   onFinish(event: RunEvent): void;
 }
 
-const MOST_SCRAP_G = 1_000_000;
 /** Less is not worth a jar. */
 const LEAST_SCRAP_G = 1;
 const PIECES = { unit: '', least: 0, most: 100_000, whole: true };
@@ -151,10 +151,12 @@ function useScrapText(run: Run) {
     plannedG > LEAST_SCRAP_G ? writeMass(plannedG, showing.system) : '',
   );
   const parsed = text.trim() === '' ? ok(0) : parseMass(text, showing.system);
+  // No more than went in and is not told of yet.
+  const mostG = Math.max(0, massKept(run, progress(run)).restG);
   const fault = !parsed.success
     ? explainWeightFault(parsed.error)
-    : parsed.data > MOST_SCRAP_G
-      ? `At the most ${showMass(MOST_SCRAP_G, showing)}.`
+    : parsed.data > mostG + 1e-6
+      ? `At the most ${showMass(mostG, showing)}: that is what went in and is not told of yet.`
       : null;
   return { planned, text, setText, fault, massG: parsed.success && fault === null ? parsed.data : null };
 }

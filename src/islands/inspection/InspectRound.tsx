@@ -10,9 +10,8 @@ import { AsideForm } from '../pieces/AsideForm';
 import { CutForm } from '../pieces/CutForm';
 import { EntryList } from '../pieces/EntryList';
 import { Section } from '../section/Section';
-import type { ApiProblem } from '../shared/api';
-import { recordEvent } from '../shared/recordEvent';
 import { useShowing, withShowing } from '../shared/showing';
+import { useFollowedRun } from '../shared/useFollowedRuns';
 import { Causes } from './Causes';
 import { InspectionForm } from './InspectionForm';
 import { InspectionList } from './InspectionList';
@@ -37,9 +36,9 @@ const PARTS: readonly (readonly [Part, string])[] = [
 /** A round of a run is looked at: how it came out, what was seen before, and what may have caused it. */
 function InspectRound({ start, round, jars }: Props) {
   const { locale } = useShowing();
-  const [run, setRun] = useState(start);
-  const [problem, setProblem] = useState<ApiProblem | null>(null);
-  const [sending, setSending] = useState(false);
+  const { run, problem, sending, record: send } = useFollowedRun(start);
+  /** How often something was written down here: its form begins anew, and only then. */
+  const [written, setWritten] = useState(0);
   const [isOpen, setIsOpen] = useState(true);
   const [part, setPart] = useState<Part>(() => firstPart(start, round));
   const { sheet } = run.snapshot;
@@ -47,13 +46,13 @@ function InspectRound({ start, round, jars }: Props) {
   const own = useMemo(() => so.inspections.filter((each) => each.round === round), [so, round]);
   const section = useMemo(() => sectionOf(sheet), [sheet]);
 
+  /** What this page knew of when its form began: another screen may look at the same round. */
+  const [known, setKnown] = useState(own.length);
+
   async function record(event: RunEvent): Promise<boolean> {
-    setSending(true);
-    const answer = await recordEvent(run.id, event);
-    setSending(false);
-    setProblem(answer.success ? null : answer.error);
-    if (answer.success) setRun(answer.data);
-    return answer.success;
+    const done = await send(event);
+    if (done) setWritten((count) => count + 1);
+    return done;
   }
 
   const rounds = sheet.totals.rounds;
@@ -93,12 +92,18 @@ function InspectRound({ start, round, jars }: Props) {
             </button>
           ))}
         </nav>
+        {part === 'look' && isOpen && own.length > known && (
+          <p role="status" className="plate live p-3">
+            Another screen wrote down a look at this round meanwhile: it stands beside. What you write counts
+            after it.
+          </p>
+        )}
         {part === 'cut' && (
-          <CutForm key={so.cuts.length} {...{ run, so, round, sending }} onSave={(said) => void cut(said)} />
+          <CutForm key={written} {...{ run, so, round, sending }} onSave={(said) => void cut(said)} />
         )}
         {part === 'aside' && (
           <AsideForm
-            key={so.asides.length}
+            key={written}
             {...{ run, so, round, jars, sending }}
             onSave={(said) => void record({ kind: 'set-aside', ...said })}
           />
@@ -106,14 +111,18 @@ function InspectRound({ start, round, jars }: Props) {
         {part === 'look' &&
           (isOpen ? (
             <InspectionForm
-              key={own.length}
+              key={written}
               sheet={sheet}
               round={round}
               made={piecesMade(sheet, round, so)}
               before={own.at(-1) ?? null}
               sending={sending}
               onSave={(said) => {
-                void record({ kind: 'inspected', ...said }).then((done) => done && setIsOpen(false));
+                void record({ kind: 'inspected', ...said }).then((done) => {
+                  if (!done) return;
+                  setIsOpen(false);
+                  setKnown(own.length + 1);
+                });
               }}
             />
           ) : (

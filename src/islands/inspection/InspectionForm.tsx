@@ -7,7 +7,7 @@ import { showMass } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { Choices } from '../bench/Choices';
 import { LargeField } from '../bench/LargeField';
-import { SaveFoot } from '../pieces/SaveFoot';
+import { PlateForm } from '../pieces/PlateForm';
 import { WeightsField } from '../pieces/WeightsField';
 import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
@@ -91,14 +91,7 @@ export function InspectionForm({ sheet, round, made, before, sending, onSave }: 
   }
 
   return (
-    <form
-      className="plate flex flex-col gap-5 p-5"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <PlateForm isRefused={asked && !isWhole} sending={sending} label="Write it down" onSave={save}>
       <fieldset>
         <legend className="text-lg font-semibold">Of {made} pieces</legend>
         <div className="flex flex-wrap gap-4">
@@ -152,8 +145,7 @@ export function InspectionForm({ sheet, round, made, before, sending, onSave }: 
         value={again}
         onChange={setAgain}
       />
-      <SaveFoot isRefused={asked && !isWhole} sending={sending} label="Write it down" />
-    </form>
+    </PlateForm>
   );
 }
 

@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react';
 import { progress } from '../../core/run/progress';
-import type { Run, RunEvent } from '../../core/run/run';
+import type { Run } from '../../core/run/run';
 import { showMoment } from '../../words/en/showTime';
 import { Causes } from '../inspection/Causes';
 import { InspectionList } from '../inspection/InspectionList';
 import { NetWeight } from '../inspection/NetWeight';
 import { Photos } from '../photos/Photos';
 import { EntryList } from '../pieces/EntryList';
-import { recordEvent } from '../shared/recordEvent';
 import { useShowing, withShowing } from '../shared/showing';
+import { useFollowedRun } from '../shared/useFollowedRuns';
 import { ComplaintForm } from './ComplaintForm';
 
 interface Props {
@@ -18,21 +18,10 @@ interface Props {
 /** What was seen of a finished run's pieces since, what may have caused it, and words that came later. */
 function RunSeen({ start }: Props) {
   const { locale } = useShowing();
-  const [run, setRun] = useState(start);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [sending, setSending] = useState(false);
+  const { run, problem, sending, record } = useFollowedRun(start);
   const [note, setNote] = useState('');
   const so = useMemo(() => progress(run), [run]);
   const { rounds } = run.snapshot.sheet.totals;
-
-  async function record(event: RunEvent): Promise<boolean> {
-    setSending(true);
-    const answer = await recordEvent(run.id, event);
-    setSending(false);
-    setProblem(answer.success ? null : answer.error.detail);
-    if (answer.success) setRun(answer.data);
-    return answer.success;
-  }
 
   return (
     <div className="flex flex-col gap-4">
@@ -119,7 +108,7 @@ function RunSeen({ start }: Props) {
         <ComplaintForm sending={sending} onAdd={(event) => record(event)} />
         {problem && (
           <p role="alert" className="text-error">
-            {problem}
+            {problem.detail}
           </p>
         )}
       </section>

@@ -23,6 +23,7 @@ export function Photos({ run, photos, round, sending, onRecord, onTakeBack }: Pr
   const input = useRef<HTMLInputElement>(null);
   const make = usePhotoMaker();
   const [busy, setBusy] = useState<{ done: number; of: number } | null>(null);
+  const [note, setNote] = useState('');
   const [faults, setFaults] = useState<string[]>([]);
 
   async function add(files: File[]) {
@@ -30,8 +31,9 @@ export function Photos({ run, photos, round, sending, onRecord, onTakeBack }: Pr
     setFaults([]);
     setBusy({ done: 0, of: files.length });
     const onProgress = (done: number, of: number) => setBusy({ done, of });
-    setFaults(await addPhotos(files, { round, make, record: onRecord, onProgress }));
+    setFaults(await addPhotos(files, { round, note: note.trim(), make, record: onRecord, onProgress }));
     setBusy(null);
+    setNote('');
   }
 
   return (
@@ -64,6 +66,15 @@ export function Photos({ run, photos, round, sending, onRecord, onTakeBack }: Pr
           {busy ? `Taking in ${busy.done + 1} of ${busy.of} …` : 'Add photographs'}
         </button>
       </header>
+      <label className="mt-2 block text-sm">
+        A word with the next ones
+        <input
+          className="input min-h-11 w-full"
+          maxLength={500}
+          value={note}
+          onChange={({ target }) => setNote(target.value)}
+        />
+      </label>
       {faults.length > 0 && (
         <ul role="alert" className="text-error mt-2">
           {faults.map((each) => (
@@ -89,6 +100,7 @@ export function Photos({ run, photos, round, sending, onRecord, onTakeBack }: Pr
                   className="bg-base-200 aspect-4/3 w-full rounded-lg object-cover"
                 />
               </a>
+              {photo.note && <p>{photo.note}</p>}
               <div className="flex items-center gap-2">
                 <span className="quiet flex-1 text-sm">{showMoment(photo.at, locale)}</span>
                 <button

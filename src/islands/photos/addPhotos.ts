@@ -11,6 +11,8 @@ const FAULTS: Record<Extract<PhotoAnswer, { kind: 'fault' }>['code'], string> = 
 
 interface About {
   round: number | null;
+  /** A word with all of them. */
+  note: string;
   make(file: File): Promise<PhotoAnswer>;
   /** @returns whether it is written down */
   record(event: RunEvent): Promise<boolean>;
@@ -24,7 +26,7 @@ interface About {
  */
 export async function addPhotos(
   files: readonly File[],
-  { round, make, record, onProgress }: About,
+  { round, note, make, record, onProgress }: About,
 ): Promise<string[]> {
   const faults: string[] = [];
   const taken = files.slice(0, MOST_AT_ONCE);
@@ -44,7 +46,7 @@ export async function addPhotos(
       continue;
     }
     const { hash } = kept.data;
-    await record({ kind: 'photographed', photoId: newId(), round, hash, widthPx, heightPx, note: '' });
+    await record({ kind: 'photographed', photoId: newId(), round, hash, widthPx, heightPx, note });
   }
   return faults;
 }

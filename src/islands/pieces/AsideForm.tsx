@@ -19,7 +19,7 @@ import { Choices } from '../bench/Choices';
 import { LargeField } from '../bench/LargeField';
 import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
-import { SaveFoot } from './SaveFoot';
+import { PlateForm } from './PlateForm';
 import { LONGEST_JAR_NAME, NOWHERE_YET, WhereTo, whereFault, whereOf } from './WhereTo';
 import { WhichPours } from './WhichPours';
 
@@ -84,13 +84,12 @@ export function AsideForm({ run, so, round, jars, sending, onSave }: Props) {
   }
 
   return (
-    <form
-      className="plate flex flex-col gap-5 p-5"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
+    <PlateForm
+      isRefused={asked && !isWhole}
+      sending={sending}
+      label="It is set aside"
+      onSave={save}
+      below={massKeptWords(kept, showing)}
     >
       <Choices<AsideOf>
         legend="What"
@@ -124,9 +123,7 @@ export function AsideForm({ run, so, round, jars, sending, onSave }: Props) {
         />
       </div>
       <WhereTo draft={where} usualJar={usualJar} jars={jars} fault={fault} onChange={setWhere} />
-      <SaveFoot isRefused={asked && !isWhole} sending={sending} label="It is set aside" />
-      <p className="quiet">{massKeptWords(kept, showing)}</p>
-    </form>
+    </PlateForm>
   );
 }
 

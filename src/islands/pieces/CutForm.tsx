@@ -16,7 +16,7 @@ import { Choices } from '../bench/Choices';
 import { LargeField } from '../bench/LargeField';
 import { newId } from '../shared/newId';
 import { useShowing } from '../shared/showing';
-import { SaveFoot } from './SaveFoot';
+import { PlateForm } from './PlateForm';
 import { WeightsField } from './WeightsField';
 
 interface Props {
@@ -79,13 +79,17 @@ export function CutForm({ run, so, round, sending, onSave }: Props) {
   }
 
   return (
-    <form
-      className="plate flex flex-col gap-5 p-5"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
+    <PlateForm
+      isRefused={asked && !isWhole}
+      sending={sending}
+      label="It is cut"
+      onSave={save}
+      below={
+        <>
+          {counted(pieces, 'piece is', 'pieces are')} there by what was said so far. A block cuts best while
+          it is a little warm. Away from yourself.
+        </>
+      }
     >
       <Choices<CutOf>
         legend="What is cut"
@@ -144,11 +148,6 @@ export function CutForm({ run, so, round, sending, onSave }: Props) {
         says="Empty is nothing. What is kept for the jar is set aside instead."
         onChange={setLoss}
       />
-      <SaveFoot isRefused={asked && !isWhole} sending={sending} label="It is cut" />
-      <p className="quiet">
-        {counted(pieces, 'piece is', 'pieces are')} there by what was said so far. A block cuts best while it
-        is a little warm. Away from yourself.
-      </p>
-    </form>
+    </PlateForm>
   );
 }

@@ -10,11 +10,11 @@ import { taskName } from '../../words/en/work/taskName';
 import { useCalls, type WaitCall } from '../bench/useCalls';
 import { useHeats } from '../bench/useHeats';
 import { useShowing, withShowing } from '../shared/showing';
+import { useFollowedRuns } from '../shared/useFollowedRuns';
 import { AirOfRack } from './AirOfRack';
 import { Axis } from './Axis';
 import type { OnRack } from './onRack';
 import { RackRow } from './RackRow';
-import { useRackRuns } from './useRackRuns';
 
 interface Props {
   start: Run[];
@@ -27,7 +27,7 @@ const NOTHING_READ: never[] = [];
 
 /** What sets, waits and is watched: what is due at the left, its time to come to the right. */
 function Rack({ start, air }: Props) {
-  const { runs, problem, sending, record } = useRackRuns(start);
+  const { runs, problem, sending, record } = useFollowedRuns(start, true);
   const nowMs = useNow();
   const { locale } = useShowing();
   const known = useMemo(() => runs.map((run) => ({ run, so: progress(run) })), [runs]);

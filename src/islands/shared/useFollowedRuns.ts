@@ -1,11 +1,15 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Run, RunEvent } from '../../core/run/run';
-import { type ApiProblem, callApi } from '../shared/api';
-import { listenToChanges } from '../shared/changes';
-import { recordEvent } from '../shared/recordEvent';
+import { type ApiProblem, callApi } from './api';
+import { listenToChanges } from './changes';
+import { recordEvent } from './recordEvent';
 
-/** Runs on the rack, as they go on at this screen and at others. */
-export function useRackRuns(start: readonly Run[]) {
+/**
+ * Runs as they go on at this screen and at others.
+ *
+ * @param withOthers runs that something happens to meanwhile come to them
+ */
+export function useFollowedRuns(start: readonly Run[], withOthers: boolean) {
   const [runs, setRuns] = useState(start);
   const [problem, setProblem] = useState<ApiProblem | null>(null);
   const [sending, setSending] = useState<string | null>(null);
@@ -16,13 +20,15 @@ export function useRackRuns(start: readonly Run[]) {
       if (answer.success) setRuns((all) => withRun(all, answer.data));
     };
     return listenToChanges({
-      onChange: ({ run }) => void refresh(run),
+      onChange: ({ run }) => {
+        if (withOthers || start.some(({ id }) => id === run)) void refresh(run);
+      },
       onThere: () => {
         for (const { id } of start) void refresh(id);
       },
       onAway: () => undefined,
     });
-  }, [start]);
+  }, [start, withOthers]);
 
   async function record(runId: string, event: RunEvent): Promise<boolean> {
     setSending(runId);
@@ -34,6 +40,18 @@ export function useRackRuns(start: readonly Run[]) {
   }
 
   return { runs, problem, sending, record };
+}
+
+/** One run, likewise. */
+export function useFollowedRun(start: Run) {
+  const only = useMemo(() => [start], [start]);
+  const { runs, problem, sending, record } = useFollowedRuns(only, false);
+  return {
+    run: runs[0] ?? start,
+    problem,
+    sending: sending !== null,
+    record: (event: RunEvent) => record(start.id, event),
+  };
 }
 
 function withRun(all: readonly Run[], run: Run): readonly Run[] {
