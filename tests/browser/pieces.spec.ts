@@ -113,16 +113,18 @@ test('a loaf of the day before is cut, its ends go into two jars, are melted aga
   await page.reload();
   await expect(list).toContainText('1 block into 7');
 
-  // A fault is marked on the section; a photograph of twelve million points is made small, one that is none is named.
+  // A fault is marked on the section and on the face; a photograph of twelve million points is made small, one that is none is named.
   await page.getByRole('button', { name: 'Look at it' }).click();
   await page.getByRole('button', { name: 'Bubbles' }).click();
-  await page
-    .getByRole('button', { name: 'Where on the piece: Bubbles' })
-    .click({ position: { x: 70, y: 50 } });
+  for (const side of ['cut through', 'from above'])
+    await page
+      .getByRole('button', { name: `Where on the piece: Bubbles, ${side}` })
+      .click({ position: { x: 70, y: 50 } });
   await expect(page.getByRole('button', { name: 'Take the marks off' })).toBeVisible();
   await page.getByLabel('Good').fill('5');
   await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByRole('img', { name: 'Bubbles: 1 place marked on the section' })).toBeVisible();
+  for (const side of ['cut through', 'from above'])
+    await expect(page.getByRole('img', { name: `Bubbles, ${side}: 1 place marked` })).toBeVisible();
   const picture = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(4000, 3000);
     const pen = canvas.getContext('2d');

@@ -36,6 +36,14 @@ test('after the pour: felt, taken out, looked at with its faults, causes told, a
     );
   }
 
+  // Whatever page is open calls, once.
+  await send({ kind: 'felt', taskId: 'r1/unmold', how: 'firm' });
+  await page.goto('/shelf');
+  await expect(page.locator('#rack-due')).toHaveText(/^\d+ due on the rack$/);
+  await expect(page).toHaveTitle(/^● .+: .+ – Shelf/);
+  const called = () => page.evaluate((of) => localStorage.getItem(`tallow.called.${of}`), runId);
+  expect(await called()).toBe(' unmold-0#1');
+  await send({ kind: 'forgotten', taskId: 'r1/unmold' });
   await page.goto('/rack');
   const row = page.locator(`[data-run="${runId}"]`);
   await expect(row).toContainText('Take it out: due since');
@@ -83,12 +91,12 @@ test('after the pour: felt, taken out, looked at with its faults, causes told, a
   const causes = page.getByRole('region', { name: 'What could have been the cause' });
   await expect(causes.locator('[data-cause]').first()).toHaveAttribute('data-cause', 'late');
   await expect(causes).toContainText(
-    /B was poured late: \d+:\d\d min after A, at 53 °C; the model has its window from/,
+    /B was poured late: \d+:\d\d min after A, at 53 °C; the model has its window from \d+:\d\d to \d+:\d\d min, and a weak bond in \d+ of 20 tries/,
   );
   await expect(causes).toContainText('alcohol went on between');
   const afterMin = async () =>
     (await (await request.get(`/api/plans/${id}`)).json()).plan.pours[1].when?.afterMin ?? null;
-  await causes.getByRole('button', { name: /^Pour it \d+ min after the one below$/ }).click();
+  await causes.getByRole('button', { name: /^Pour B \d+ min after the one below$/ }).click();
   await expect(causes.getByText('It is in the plan.')).toBeVisible();
   expect(await afterMin()).toBeGreaterThan(1);
   await causes.getByRole('button', { name: 'Undo' }).click();

@@ -5,6 +5,7 @@ import {
   BOX,
   base,
   colorant,
+  dispersant,
   type FilePour,
   fragrance,
   piece,
@@ -14,11 +15,13 @@ import {
 import { AT } from '../../../tests/support/runs';
 import { type AtBench, atBench, doNext, MIN } from '../../../tests/support/scriptedMaker';
 import { allFindings } from '../checks/allFindings';
+import { applyFix } from '../checks/applyFix';
 import type { FindingCode } from '../checks/finding';
 import { reviewPlan } from '../checks/review';
 import type { HouseRules } from '../houseRules/houseRules';
 import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
 import type { Fault } from '../inspection/faults';
+import type { Packaging } from '../materials/packaging';
 import type { Mold } from '../molds/mold';
 import type { PlanFile } from '../plan/plan';
 import type { TaskState } from '../run/progress';
@@ -257,15 +260,67 @@ test('a cause that the plan can mend brings its change along, and a fault of one
   const evidence = evidenceOf(late);
   const [first] = causesOf({ fault: 'layers-part', pourIndexes: [1], pieces: 3 }, 0, evidence).causes;
   assert.equal(first?.found.code, 'late');
-  const [edit] = first?.change ?? [];
+  const [[edit] = []] = first?.changes.map(({ edits }) => edits) ?? [];
   assert.ok(edit?.kind === 'set-when' && edit.pourIndex === 1);
   const bond = evidence.outcome.bonds[0];
   const afterS = (edit.afterMin ?? 0) * 60;
   assert.ok(bond && afterS > bond.earliestS - 30 && afterS < bond.latestS);
+  assert.equal(bond.inSamples?.of, 20);
+  assert.ok((bond.inSamples?.same ?? 0) > 10);
   const warped = evidenceOf(
     made(PLANTS.find(({ fault }) => fault === 'mold-warped') as Plant, seededRandom(2)),
   );
   assert.equal(causesOf({ fault: 'mold-warped', pourIndexes: [], pieces: null }, 0, warped).causes.length, 1);
   assert.deepEqual(causesOf({ fault: 'mold-warped', pourIndexes: [], pieces: null }, 1, warped).causes, []);
   assert.deepEqual(causesOf({ fault: 'mold-warped', pourIndexes: [4], pieces: null }, 0, warped).causes, []);
+});
+
+test('each cause offers what the plan and the shelf have against it, and what it offers is in the plan once it is taken', () => {
+  const holding = base({ id: 'holding', name: 'Holding Base', suspension: true, sweatsAbove: 0.99 });
+  const bag: Packaging = {
+    ...{ kind: 'packaging', id: 'bag', name: 'Bag', note: '', lowStock: null, archived: false },
+  };
+  const glycerin = dispersant({ id: 'wetting', name: 'Wetting', leaves: false });
+  const shelf = [
+    holding,
+    base({ id: 'old', suspension: true, archived: true, sweatsAbove: 0.99 }),
+    base({ id: 'other-look', suspension: true, look: 'tinted', sweatsAbove: 0.99 }),
+    bag,
+    glycerin,
+  ];
+  const offered = (cause: string) => {
+    const plant = PLANTS.find((each) => each.cause === cause) as Plant;
+    const run = made(plant, seededRandom(3));
+    const { causes } = causesOf(
+      { fault: plant.fault, pourIndexes: [], pieces: null },
+      0,
+      evidenceOf(run, shelf),
+    );
+    const file = planFile(plant.pours, { pieces: 6, ...plant.plan }, plant.inMold ?? BOX, [piece()]);
+    const told = causes.find(({ found }) =>
+      found.code === 'found-before' ? found.finding.code === cause : found.code === cause,
+    );
+    return (told?.changes ?? []).map(({ edits, takes }) => ({
+      takes,
+      kind: edits[0]?.kind,
+      plan: applyFix(file, edits),
+    }));
+  };
+  const [wetted] = offered('not-wetted');
+  assert.deepEqual(wetted?.plan.pours[0]?.doses[0]?.wetIn, { dispersantId: 'wetting', times: 3 });
+  const grains = offered('heat-grain-moves').find(({ takes }) => takes === 'Holding Base');
+  assert.equal(grains?.plan.pours[0]?.baseId, 'holding');
+  assert.deepEqual(
+    offered('humid-room').map(({ takes }) => takes),
+    ['Bag', 'Holding Base'],
+  );
+  const [packed] = offered('unwrapped');
+  assert.deepEqual(packed?.plan.packaging, [{ id: 'pack1', materialId: bag.id, count: 1, forPieces: 1 }]);
+  assert.equal(offered('no-allowance')[0]?.plan.jugLossFraction, 0.03);
+  assert.equal(offered('freezer-long')[0]?.plan.making?.freezerMin, null);
+  assert.deepEqual(
+    offered('late').map(({ kind }) => kind),
+    ['set-when', 'set-when'],
+  );
+  assert.deepEqual(offered('stuck'), [], 'hands only');
 });

@@ -1,9 +1,23 @@
 import type { Finding, FindingCode } from '../checks/finding';
 import type { PlanEdit } from '../checks/planEdit';
 import type { FaultSeen } from '../inspection/inspection';
-import type { SheetLine } from '../plan/sheet';
+import type { Material } from '../materials/material';
+import type { Sheet, SheetLine } from '../plan/sheet';
 import type { BondMade, PouredLayer } from '../run/outcome';
 import type { OverLimit } from '../run/overLimits';
+import {
+  type Change,
+  coolerForMold,
+  drierBase,
+  holdingBase,
+  hotter,
+  jugAllowance,
+  later,
+  sooner,
+  wetted,
+  withoutFreezer,
+  wrapped,
+} from './changes';
 import { type Evidence, evidenceOfRound } from './evidence';
 import { FAULT_CAUSES, type NotRecorded, type Suspect } from './faultCauses';
 
@@ -39,8 +53,8 @@ export interface Cause {
   found: CauseFound;
   /** From 0 to 1: for ranking, no probability. Our own judgement. */
   likely: number;
-  /** What to change in the plan; null where only hands can do otherwise. */
-  change: PlanEdit[] | null;
+  /** What may be changed in the plan, one or another; none where only hands can do otherwise. */
+  changes: Change[];
 }
 
 /** Causes of one fault, the likeliest first. */
@@ -90,15 +104,17 @@ export function causesOf(seen: FaultSeen, round: number, ofRun: Evidence): Fault
 
 type Judge = (evidence: Evidence, isOf: (pourIndexes: readonly number[]) => boolean) => Cause[];
 
-const cause = (found: CauseFound, likely: number, change: PlanEdit[] | null = null): Cause => ({
-  ...{ found, likely, change },
+const cause = (found: CauseFound, likely: number, changes: Change[] = []): Cause => ({
+  ...{ found, likely, changes },
 });
+
+const asChanges = (fix: PlanEdit[] | null): Change[] => (fix ? [{ edits: fix, takes: null }] : []);
 
 const JUDGES: Record<Suspect, Judge> = {
   late: ({ outcome, sheet }, isOf) =>
     outcome.bonds
       .filter((bond) => bond.bond === 'weak' && bond.afterS > bond.latestS && isOf(poursOf(sheet, bond)))
-      .map((bond) => cause({ code: 'late', bond }, 1, sooner(bond, sheet))),
+      .map((bond) => cause({ code: 'late', bond }, 1, sooner(bond, sheet, ceilingOf(outcome.layers, bond)))),
   soon: ({ outcome, sheet }, isOf) =>
     outcome.bonds
       .filter(({ bond }) => bond === 'broken')
@@ -106,12 +122,16 @@ const JUDGES: Record<Suspect, Judge> = {
       .map((bond) => cause({ code: 'soon', bond }, 1, later(bond, sheet))),
   cool: ({ outcome }, isOf) =>
     layersOff(outcome.layers, isOf, (offK) => -offK).map(([layer, likely]) =>
-      cause({ code: 'cool', layer }, likely, heated(layer, Math.round(layer.plannedC + 3))),
+      cause({ code: 'cool', layer }, likely, hotter(layer, Math.round(layer.plannedC + 3))),
     ),
   hot: ({ outcome, mold }, isOf) =>
     layersOff(outcome.layers, isOf, (offK) => offK).map(([layer, likely]) =>
       mold.highestC !== null && layer.tempC > mold.highestC
-        ? cause({ code: 'hot-for-mold', layer, mostC: mold.highestC }, 1)
+        ? cause(
+            { code: 'hot-for-mold', layer, mostC: mold.highestC },
+            1,
+            layer.plannedC > mold.highestC ? coolerForMold(layer, mold.highestC) : [],
+          )
         : cause({ code: 'hot', layer }, likely),
     ),
   'over-ceiling': ({ outcome }, isOf) =>
@@ -121,24 +141,31 @@ const JUDGES: Record<Suspect, Judge> = {
   'over-limit': ({ outcome }, isOf) =>
     outcome.over
       .filter(({ finding: { pourIndex } }) => isOf(pourIndex === null ? [] : [pourIndex]))
-      .map((over) => cause({ code: 'over-limit', over }, 1, over.finding.fix)),
+      .map((over) => cause({ code: 'over-limit', over }, 1, asChanges(over.finding.fix))),
   'dose-short': (evidence, isOf) => weighedOff(evidence, isOf, 'short', isFragrance),
   'dose-over': (evidence, isOf) => weighedOff(evidence, isOf, 'over', isColour),
   'base-short': (evidence, isOf) => weighedOff(evidence, isOf, 'short', null),
   'freezer-long': ({ outcome: { freezer } }) =>
-    freezer && freezer.wasS > 1.5 * freezer.plannedS ? [cause({ code: 'freezer-long', ...freezer }, 1)] : [],
+    freezer && freezer.wasS > 1.5 * freezer.plannedS
+      ? [cause({ code: 'freezer-long', ...freezer }, 1, withoutFreezer())]
+      : [],
   'out-early': ({ early }) =>
     early
       .filter(({ outS, readyS }) => outS < readyS * 0.85)
       .map((each) => cause({ code: 'out-early', ...each }, 1)),
   stuck: ({ stuckRounds }) => stuckRounds.map((round) => cause({ code: 'stuck', round }, 1)),
-  'humid-room': ({ humidity, sweatsAbove }) =>
+  'humid-room': ({ humidity, sweatsAbove, sheet, shelf }) =>
     humidity !== null && humidity > sweatsAbove
-      ? [cause({ code: 'humid-room', humidity, sweatsAbove }, 1)]
+      ? [
+          cause({ code: 'humid-room', humidity, sweatsAbove }, 1, [
+            ...wrapped(sheet, shelf),
+            ...drierBase(sheet, humidity, shelf),
+          ]),
+        ]
       : [],
-  unwrapped: ({ unwrappedS }) =>
+  unwrapped: ({ unwrappedS, sheet, shelf }) =>
     unwrappedS !== null && unwrappedS > SAME_DAY_S
-      ? [cause({ code: 'unwrapped', lengthS: unwrappedS }, 1)]
+      ? [cause({ code: 'unwrapped', lengthS: unwrappedS }, 1, wrapped(sheet, shelf))]
       : [],
   'not-spritzed': ({ sheet, isSpritzed }, isOf) =>
     isSpritzed
@@ -148,18 +175,20 @@ const JUDGES: Record<Suspect, Judge> = {
           .filter(({ index }) => isOf([index]))
           .slice(0, 1)
           .map(({ letter }) => cause({ code: 'not-spritzed', letter }, 1)),
-  'not-wetted': ({ sheet }, isOf) =>
+  'not-wetted': ({ sheet, shelf }, isOf) =>
     sheet.pours.flatMap(({ letter, lines }, index) =>
       isOf([index])
         ? lines
             .filter(
               (line) => isPowder(line) && !lines.some(({ wets, doseId }) => wets && doseId === line.doseId),
             )
-            .map(({ material: { name } }) => cause({ code: 'not-wetted', name, letter }, 1))
+            .map((line) =>
+              cause({ code: 'not-wetted', name: line.material.name, letter }, 1, wetted(index, line, shelf)),
+            )
         : [],
     ),
   'no-allowance': ({ sheet: { jugLossFraction } }) =>
-    jugLossFraction < 0.005 ? [cause({ code: 'no-allowance', jugLossFraction }, 1)] : [],
+    jugLossFraction < 0.005 ? [cause({ code: 'no-allowance', jugLossFraction }, 1, jugAllowance())] : [],
 };
 
 /** Layers that were off what was planned: how likely that was it, the more so the further off. */
@@ -191,15 +220,37 @@ function weighedOff(
 
 function foundBefore(
   codes: Partial<Record<FindingCode, number>>,
-  { findings }: Evidence,
+  { findings, sheet, shelf }: Evidence,
   isOf: (pourIndexes: readonly number[]) => boolean,
 ): Cause[] {
   return findings.flatMap((finding) => {
     const likely = codes[finding.code];
     const { pourIndex, fix } = finding;
     if (likely === undefined || (pourIndex !== null && !isOf([pourIndex]))) return [];
-    return [cause({ code: 'found-before', finding }, likely, fix)];
+    return [
+      cause({ code: 'found-before', finding }, likely, [
+        ...asChanges(fix),
+        ...besidesFix(finding, sheet, shelf),
+      ]),
+    ];
   });
+}
+
+/** What the shelf has against what was found, besides the mend that came with it. */
+function besidesFix(finding: Finding, sheet: Sheet, shelf: readonly Material[]): Change[] {
+  switch (finding.code) {
+    case 'heat-grain-moves':
+    case 'solids-move':
+      return finding.pourIndex === null ? [] : holdingBase(sheet, finding.pourIndex, shelf);
+    case 'heat-sweats':
+      return [...wrapped(sheet, shelf), ...drierBase(sheet, finding.humidity, shelf)];
+    default:
+      return [];
+  }
+}
+
+function ceilingOf(layers: readonly PouredLayer[], { round, above }: BondMade): number {
+  return layers.find((layer) => layer.round === round && layer.letters === above)?.ceilingC ?? Infinity;
 }
 
 function ruledOut(
@@ -234,33 +285,6 @@ function isMissing(what: NotRecorded, { outcome, humidity }: Evidence): boolean 
 /** Places of the two pours that met. */
 function poursOf({ pours }: Evidence['sheet'], { below, above }: BondMade): number[] {
   return pours.flatMap(({ letter }, index) => (`${below}${above}`.includes(letter) ? [index] : []));
-}
-
-/** Its moment in the middle of the window, where that is open for a while. */
-function sooner({ above, earliestS, latestS }: BondMade, sheet: Evidence['sheet']): PlanEdit[] | null {
-  const pourIndex = sheet.pours.findIndex(({ letter }) => above.startsWith(letter));
-  if (pourIndex < 0) return null;
-  if (latestS - earliestS > 60)
-    return [{ kind: 'set-when', pourIndex, afterMin: minutes(earliestS, latestS) }];
-  return [{ kind: 'set-when', pourIndex, atC: HOT_ENOUGH_C }];
-}
-
-/** So warm a pour melts into a skin that has gone cold. Common practice, no source. */
-const HOT_ENOUGH_C = 57;
-
-function later({ above, earliestS, latestS }: BondMade, sheet: Evidence['sheet']): PlanEdit[] | null {
-  const pourIndex = sheet.pours.findIndex(({ letter }) => above.startsWith(letter));
-  if (pourIndex < 0) return null;
-  return [{ kind: 'set-when', pourIndex, afterMin: minutes(earliestS, Math.max(earliestS + 60, latestS)) }];
-}
-
-/** Nearer to the first moment than to the last: what is early can wait. */
-function minutes(earliestS: number, latestS: number): number {
-  return Math.max(1, Math.round((earliestS + Math.min(latestS - earliestS, 600) / 2) / 60));
-}
-
-function heated({ pourIndexes: [pourIndex], ceilingC }: PouredLayer, atC: number): PlanEdit[] | null {
-  return pourIndex === undefined || atC > ceilingC ? null : [{ kind: 'set-when', pourIndex, atC }];
 }
 
 function isFragrance({ material }: SheetLine): boolean {

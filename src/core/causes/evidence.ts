@@ -1,5 +1,6 @@
 import type { Finding } from '../checks/finding';
 import { waterActivityOf } from '../heat/substanceOf';
+import type { Material } from '../materials/material';
 import type { Mold } from '../molds/mold';
 import { meltedName } from '../plan/baseParts';
 import type { Sheet, SheetLine } from '../plan/sheet';
@@ -41,7 +42,12 @@ export interface Evidence {
   unwrappedS: number | null;
   /** Alcohol went onto what was poured onto. */
   isSpritzed: boolean;
+  /** What may be taken into the plan instead. */
+  shelf: readonly Material[];
 }
+
+/** So often the model is asked about a bond that is not good. */
+const SAMPLES = 20;
 
 /** Of what a run measured, what bears on one of its rounds. */
 export function evidenceOfRound(evidence: Evidence, round: number): Evidence {
@@ -61,15 +67,19 @@ export function evidenceOfRound(evidence: Evidence, round: number): Evidence {
   };
 }
 
-/** Gathers what a run measured. Follows its heat, which takes a while: best beside the page. */
-export function evidenceOf(run: Run): Evidence {
+/**
+ * Gathers what a run measured. Follows its heat, which takes a while: best beside the page.
+ *
+ * @param shelf bases, dispersants and packaging that may be taken into the plan instead
+ */
+export function evidenceOf(run: Run, shelf: readonly Material[] = []): Evidence {
   const { sheet, findings } = run.snapshot;
   const so = progress(run);
   const last = sheet.pours.at(-1);
   return {
-    ...{ sheet, findings },
+    ...{ sheet, findings, shelf },
     mold: sheet.mold,
-    outcome: outcomeOf(run, so.room?.tempC ?? sheet.making.room.tempC),
+    outcome: outcomeOf(run, so.room?.tempC ?? sheet.making.room.tempC, SAMPLES),
     weighings: weighingsOf(so, sheet),
     early: outOfMolds(run, so),
     stuckRounds: so.feels

@@ -1,4 +1,5 @@
 import { type DraftPlan, withIds } from '../plan/ids';
+import type { Packed } from '../plan/packed';
 import { dose, type Plan, type PlanFile, retyped } from '../plan/plan';
 import { scalePlan } from '../plan/scalePlan';
 import { withFreezer, withWhen } from '../plan/setMaking';
@@ -20,6 +21,7 @@ export function applyFix(
             (one) => 'doseIndex' in one && one.pourIndex === pourIndex && one.doseIndex === doseIndex,
           );
           if (edit?.kind === 'remove-dose') return [];
+          if (edit?.kind === 'set-wetting') return [{ ...each, wetIn: edit.wetIn }];
           return [edit?.kind === 'set-dose' ? retyped(each, edit.text) : each];
         }),
         ...edits.flatMap((edit) =>
@@ -54,6 +56,17 @@ function withSetting(plan: Plan, edit: PlanEdit): Plan {
       };
     case 'set-freezer':
       return withFreezer(plan, edit.freezerMin);
+    case 'set-base':
+      return {
+        ...plan,
+        pours: plan.pours.map((pour, index) =>
+          index === edit.pourIndex ? { ...pour, baseId: edit.baseId } : pour,
+        ),
+      };
+    case 'set-jug-loss':
+      return { ...plan, jugLossFraction: edit.jugLossFraction };
+    case 'add-packaging':
+      return { ...plan, packaging: withPacked(plan.packaging ?? [], edit.packed) };
     case 'set-least-melt':
       return { ...plan, leastMeltG: edit.leastMeltG };
     case 'set-batch':
@@ -61,4 +74,10 @@ function withSetting(plan: Plan, edit: PlanEdit): Plan {
     default:
       return plan;
   }
+}
+
+function withPacked(packaging: readonly Packed[], packed: Omit<Packed, 'id'>): Packed[] {
+  let count = packaging.length + 1;
+  while (packaging.some(({ id }) => id === `pack${count}`)) count++;
+  return [...packaging, { ...packed, id: `pack${count}` }];
 }

@@ -1,3 +1,4 @@
+import { packedSchema } from '../plan/packedSchema';
 import { wettingSchema } from '../plan/planSchema';
 import { z } from '../zod';
 
@@ -22,6 +23,14 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     wetIn: wettingSchema.optional(),
     counts: z.literal('content').optional(),
   }),
+  /** A powder that is wetted before it goes in. */
+  z.strictObject({
+    kind: z.literal('set-wetting'),
+    pourIndex: z.int().nonnegative(),
+    doseIndex: z.int().nonnegative(),
+    wetIn: wettingSchema,
+  }),
+  z.strictObject({ kind: z.literal('set-base'), pourIndex: z.int().nonnegative(), baseId: z.string() }),
   /** Nothing is melted again in a pour. */
   z.strictObject({ kind: z.literal('fresh-base'), pourIndex: z.int().nonnegative() }),
   /** A pour's moment and its heat; null leaves one to the pour plan again. */
@@ -33,6 +42,9 @@ export const planEditSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('set-freezer'), freezerMin: z.number().positive().nullable() }),
   z.strictObject({ kind: z.literal('set-least-melt'), leastMeltG: z.number() }),
+  z.strictObject({ kind: z.literal('set-jug-loss'), jugLossFraction: z.number() }),
+  /** Its pieces are wrapped in this too. */
+  z.strictObject({ kind: z.literal('add-packaging'), packed: packedSchema.omit({ id: true }) }),
   /** What follows from a batch that is said by weight; null says it as pieces and fill. */
   z.strictObject({ kind: z.literal('set-batch'), gives: z.enum(['pieces', 'fill']).nullable() }),
   /** The whole plan in another number; fixed doses grow along. */

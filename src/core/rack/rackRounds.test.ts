@@ -4,6 +4,7 @@ import { BOX, base, mold, planFile, sheetOf } from '../../../tests/support/planF
 import { type AtBench, atBench, doNext, MIN } from '../../../tests/support/scriptedMaker';
 import { checkEvent } from '../run/checkEvent';
 import type { RunEvent } from '../run/run';
+import { rackCall } from './rackCall';
 import { rackRounds } from './rackRounds';
 
 const LOAF = mold({
@@ -97,6 +98,12 @@ test('what is felt moves what is due: firm is now, soft later by a part of its t
   bench.until(poured + 100 * MIN);
   feel('firm');
   assert.equal(due(), 0);
+  const call = (nowMs: number) => {
+    const [round] = on(bench);
+    return round ? rackCall(bench.run(), bench.so(), round, nowMs) : null;
+  };
+  assert.deepEqual([call(bench.now())?.id, call(bench.now())?.dueMs], ['unmold-0#1', bench.now()]);
+  assert.equal(call(bench.now() + 13 * 60 * MIN), null, 'nobody was there');
   feel('soft');
   assert.equal(due(), 15 * MIN);
   feel('stuck');

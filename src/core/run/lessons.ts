@@ -170,6 +170,8 @@ function moldLessons(run: Run, so: Progress): Lesson[] {
   });
 }
 
+type CountLesson = Extract<Lesson, { of: 'count' }>;
+
 const KINDS: Record<CountUnit, ReadingKind> = {
   drops: 'drops',
   blocks: 'blocks',
@@ -179,9 +181,10 @@ const KINDS: Record<CountUnit, ReadingKind> = {
   millilitres: 'spoon',
 };
 
-function countLessons(run: Run, { tasks }: Progress): Lesson[] {
+/** What drops, blocks or spoons weighed, where they were counted onto a scale. */
+export function countLessons(run: Run, { tasks }: Progress): CountLesson[] {
   const { sheet } = run.snapshot;
-  const lessons = new Map<string, Extract<Lesson, { of: 'count' }>>();
+  const lessons = new Map<string, CountLesson>();
   for (const task of tasks) {
     const counted = run.events.findLast(
       ({ event }) => event.kind === 'weighed' && event.taskId === task.id,

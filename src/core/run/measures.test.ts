@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { BOX, isClose, planFile, sheetOf } from '../../../tests/support/planFiles';
+import { BOX, fragrance, isClose, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { atBench, doNext, MIN } from '../../../tests/support/scriptedMaker';
 import { biasAndSpread } from '../knows/biasAndSpread';
 import { measuresOf } from './measures';
@@ -34,6 +34,23 @@ test('a run tells what it measured of what was predicted, and nothing that nobod
   assert.ok(isClose(told.get('skin')?.predicted ?? 0, skin.toS - skin.fromS));
   assert.ok((told.get('jug-loss')?.measured ?? 0) > 0.005 && (told.get('unmold')?.measured ?? 0) > 60);
   assert.ok(pouredMs > 0);
+});
+
+test('drops that were counted onto a scale are beside what the plan counted with, and a full mold beside what it holds', () => {
+  const scented = planFile([{ doses: [[fragrance(), '40 drops']] }], {}, BOX);
+  const bench = atBench(sheetOf(scented));
+  while (bench.so().inHand && bench.so().inHand?.kind !== 'weigh-dose') doNext(bench);
+  const { inHand } = bench.so();
+  assert.ok(inHand);
+  bench.event({ kind: 'weighed', taskId: inHand.id, massG: 1.24, count: 40 });
+  while (bench.so().inHand) doNext(bench);
+  bench.event({ kind: 'finished', verdict: 'good', goodPieces: 6, note: '', fill: 'as-planned' });
+  const told = new Map(measuresOf(bench.run(), bench.so()).map((each) => [each.kind, each]));
+  assert.ok(isClose(told.get('drop-mass')?.measured ?? 0, 0.031));
+  const counted = sheetOf(scented).pours[0]?.lines[0]?.counted?.gPerOne ?? 0;
+  assert.ok(isClose(told.get('drop-mass')?.predicted ?? 0, counted));
+  assert.equal(told.get('fill')?.predicted, BOX.capacityMl);
+  assert.ok(isClose(told.get('fill')?.measured ?? 0, BOX.capacityMl, 0.1));
 });
 
 test('bias is the mean of what predictions were off by, spread its sample standard deviation', () => {

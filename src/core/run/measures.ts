@@ -1,13 +1,24 @@
 import { inspectionWeightG } from '../inspection/inspection';
+import { fillSeen } from './fillSeen';
+import { countLessons } from './lessons';
 import { logEntry } from './logEntry';
 import type { Progress } from './progress';
 import type { Run } from './run';
 
 /** What is predicted by a sheet or a schedule, and measured while it is made. */
-export const MEASURES = ['piece-mass', 'good-pieces', 'jug-loss', 'skin', 'unmold', 'pour-heat'] as const;
+export const MEASURES = [
+  'piece-mass',
+  'good-pieces',
+  'fill',
+  'jug-loss',
+  'drop-mass',
+  'skin',
+  'unmold',
+  'pour-heat',
+] as const;
 export type MeasureKind = (typeof MEASURES)[number];
 
-/** A figure of a run beside what was predicted of it: g, pieces, a fraction, s or °C. */
+/** A figure of a run beside what was predicted of it: g, pieces, mL, a fraction, s or °C. */
 export interface Measure {
   kind: MeasureKind;
   predicted: number;
@@ -32,9 +43,17 @@ export function measuresOf(run: Run, so: Progress): Measure[] {
     measured.length === 0 ? [] : [{ kind, predicted: mean(predicted), measured: mean(measured) }];
   const skins = skinsOf(so);
   const unmolds = unmoldsOf(so);
+  const fill = fillSeen(run);
+  const drops = countLessons(run, so).filter(({ reading: { of: what } }) => what === 'drops');
   return [
     ...of('piece-mass', [sheet.totals.pieceG], weighedG === null ? [] : [weighedG]),
     ...of('good-pieces', [sheet.pieces], [so.ended.goodPieces]),
+    ...of('fill', [sheet.mold.capacityMl], fill ? [fill.capacityMl] : []),
+    ...of(
+      'drop-mass',
+      drops.map(({ wasG }) => wasG),
+      drops.map(({ reading: { massG, count } }) => massG / count),
+    ),
     ...of(
       'jug-loss',
       [sheet.jugLossFraction],

@@ -1,5 +1,5 @@
 import type { Bond } from '../heat/bond';
-import { NOMINAL } from '../schedule/factors';
+import { type Factors, factorsOfSamples, NOMINAL, spreadsOf } from '../schedule/factors';
 import { type HeatCase, heatCaseOf } from '../schedule/heatCase';
 import { simulate } from '../schedule/simulate';
 import { isWait } from '../work/task';
@@ -22,6 +22,8 @@ export interface BondMade {
   latestS: number;
   /** As warm as it was poured. */
   tempC: number;
+  /** In how many samples of the model it comes to the same bond; null where none were made. */
+  inSamples: { same: number; of: number } | null;
 }
 
 /** A layer as it was poured. */
@@ -58,8 +60,9 @@ export interface Outcome {
  * What came of a run by the heat of what happened.
  *
  * @param roomC as warm as its room really was
+ * @param samples of bonds that are not good, with what is not known for certain spread; none by itself, as they take a while
  */
-export function outcomeOf(run: Run, roomC: number): Outcome {
+export function outcomeOf(run: Run, roomC: number, samples = 0): Outcome {
   const { sheet, rules } = run.snapshot;
   const so = progress(run);
   const planned = heatCaseOf(sheet, rules);
@@ -78,7 +81,7 @@ export function outcomeOf(run: Run, roomC: number): Outcome {
     layers: pours.flatMap(({ round, own, temps }) =>
       temps.map((tempC, place) => layerOf(run, so, own, round, place, tempC)),
     ),
-    bonds: pours.flatMap(({ round, own, temps }) => bondsOf(so, own, round, temps)),
+    bonds: pours.flatMap(({ round, own, temps }) => bondsOf(so, own, round, temps, samples)),
     tooHot: pours.flatMap(({ own, temps }) =>
       temps.flatMap((tempC, place) => {
         const { letters = '', ceilingC = Infinity } = own.layers[place] ?? {};
@@ -155,14 +158,24 @@ function pouredC(run: Run, so: Progress, heat: HeatCase, round: number): number[
   });
 }
 
-function bondsOf(so: Progress, heat: HeatCase, round: number, temps: readonly number[]): BondMade[] {
+function bondsOf(
+  so: Progress,
+  heat: HeatCase,
+  round: number,
+  temps: readonly number[],
+  samples: number,
+): BondMade[] {
   const poured = pouredAtMs(so, heat, round);
   if (poured.length < 2) return [];
   const afterS = (place: number) => ((poured[place + 1] ?? 0) - (poured[place] ?? 0)) / 1000;
   const layers = heat.layers
     .slice(0, poured.length)
     .map((layer, place) => ({ ...layer, atC: temps[place] ?? layer.atC }));
-  const told = simulate({ ...heat, layers }, NOMINAL, (place) => Math.max(1, afterS(place)));
+  const asPoured = (factors: Factors) =>
+    simulate({ ...heat, layers }, factors, (place) => Math.max(1, afterS(place)));
+  const told = asPoured(NOMINAL);
+  const isBad = told.layers.some(({ bond }) => bond === 'weak' || bond === 'broken');
+  const sampled = isBad ? factorsOfSamples(spreadsOfRun(heat), samples).map(asPoured) : [];
   return told.layers.slice(1).flatMap(({ bond }, place) => {
     const below = told.layers[place];
     if (!bond || !below) return [];
@@ -176,8 +189,25 @@ function bondsOf(so: Progress, heat: HeatCase, round: number, temps: readonly nu
         earliestS: below.earliestS,
         latestS: below.latestS ?? below.earliestS,
         tempC: temps[place + 1] ?? 0,
+        inSamples:
+          sampled.length === 0
+            ? null
+            : {
+                same: sampled.filter(({ layers: of }) => of[place + 1]?.bond === bond).length,
+                of: sampled.length,
+              },
       },
     ];
+  });
+}
+
+/** What is not known for certain of a round that was made: its jugs were read or followed, and no longer matter. */
+function spreadsOfRun({ room, moldLearnt }: HeatCase) {
+  return spreadsOf({
+    roomK: room.spreadK,
+    humidity: room.humiditySpread,
+    moldLoss: moldLearnt?.spread ?? null,
+    jugLoss: 0,
   });
 }
 

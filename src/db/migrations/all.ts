@@ -20,6 +20,7 @@ import { runSearch } from './0018_run_search';
 import { files } from './0019_files';
 import { runMeasures } from './0020_run_measures';
 import { rackAir } from './0021_rack_air';
+import { measuresAgain } from './0022_measures_again';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -44,4 +45,5 @@ export const MIGRATIONS: readonly Migration[] = [
   files,
   runMeasures,
   rackAir,
+  measuresAgain,
 ];

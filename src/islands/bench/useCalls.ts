@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { callOnce } from './callOnce';
 import { isSilent, ring, setSilent } from './ring';
 
 /** What calls from the bench: a ring and a notification when a wait is over, and a voice. */
@@ -37,15 +38,9 @@ export function useCalls(waits: readonly WaitCall[], said: string, isOpen: boole
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: which waits are over is all that matters of them
   useEffect(() => {
-    const fresh = over.filter((each) => !calledOf(each.runId).includes(each.id));
     document.title = over.length > 0 ? `● ${over[0]?.words} – ${title.current}` : title.current;
-    if (fresh.length === 0) return;
-    for (const { runId, id } of fresh)
-      localStorage.setItem(calledKey(runId), [...calledOf(runId), id].join(' '));
-    const words = fresh.map((each) => each.words).join(', ');
-    ring();
-    if (speaks) say(words);
-    notify(words);
+    const words = callOnce(over);
+    if (words !== '' && speaks) say(words);
   }, [names]);
 
   useEffect(() => {
@@ -76,13 +71,6 @@ export function useCalls(waits: readonly WaitCall[], said: string, isOpen: boole
   };
 }
 
-const calledKey = (runId: string) => `tallow.called.${runId}`;
-
-/** The waits of a run that were called, whichever page called them. */
-function calledOf(runId: string): string[] {
-  return (localStorage.getItem(calledKey(runId)) ?? '').split(' ');
-}
-
 /** This browser has notifications, and nobody has said yet whether they are wanted. */
 export function mayAskToNotify(): boolean {
   return 'Notification' in window && Notification.permission === 'default';
@@ -92,15 +80,6 @@ function say(words: string): void {
   if (!('speechSynthesis' in window) || words === '') return;
   window.speechSynthesis.cancel();
   window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
-}
-
-function notify(words: string): void {
-  try {
-    if ('Notification' in window && Notification.permission === 'granted' && document.hidden)
-      new Notification(words);
-  } catch {
-    // Some browsers have it for service workers only.
-  }
 }
 
 /** Asks for the screen to stay awake, again whenever the page is seen again. */

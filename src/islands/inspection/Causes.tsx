@@ -1,9 +1,18 @@
-import { type ReactNode, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Cause, FaultCauses } from '../../core/causes/causes';
+import type { Found } from '../../core/checks/finding';
 import type { FaultSeen, Inspection } from '../../core/inspection/inspection';
 import { faultsOfRounds } from '../../core/inspection/inspection';
+import type { Material } from '../../core/materials/material';
+import type { Result } from '../../core/result';
 import type { Run } from '../../core/run/run';
-import { causeWords, changeWords, NOT_RECORDED, ruledOutWords } from '../../words/en/inspection/causeWords';
+import {
+  causeWords,
+  changeWords,
+  type MeasuredCauseFound,
+  NOT_RECORDED,
+  ruledOutWords,
+} from '../../words/en/inspection/causeWords';
 import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
 import { counted, listed } from '../../words/en/plural';
 import { FindingTitle } from '../shared/FindingTitle';
@@ -15,15 +24,17 @@ import { useCauses } from './useCauses';
 interface Props {
   run: Run;
   inspections: readonly Inspection[];
+  /** What may be taken into the plan instead. */
+  shelf: readonly Material[];
 }
 
 /** So many are told at once; the rest is unlikely. */
 const TOLD = 4;
 
 /** What was seen of a run's pieces, and what could have been the causes by what it measured. */
-export function Causes({ run, inspections }: Props) {
+export function Causes({ run, inspections, shelf }: Props) {
   const faults = useMemo(() => faultsOfRounds(inspections), [inspections]);
-  const told = useCauses(run, faults);
+  const told = useCauses(run, faults, shelf);
   if (faults.length === 0) return null;
   return (
     <section className="plate p-4" aria-labelledby="causes">
@@ -101,58 +112,70 @@ function FaultTold({
 }
 
 function CauseTold({ run, seen, cause }: { run: Run; seen: FaultSeen; cause: Cause }) {
-  const showing = useShowing();
-  const { found, change } = cause;
-  const label = changeWords(cause, showing);
-  const sentence: ReactNode =
-    found.code === 'found-before' ? (
-      <>
-        Known before: <FindingTitle found={found.finding} />
-      </>
-    ) : found.code === 'over-limit' ? (
-      <>
-        As it was weighed: <FindingTitle found={found.over.finding} />
-      </>
-    ) : (
-      causeWords(found, showing)
+  const { found } = cause;
+  if (found.code === 'found-before')
+    return <FindingCause run={run} seen={seen} cause={cause} finding={found.finding} says="Known before" />;
+  if (found.code === 'over-limit')
+    return (
+      <FindingCause
+        run={run}
+        seen={seen}
+        cause={cause}
+        finding={found.over.finding}
+        says="As it was weighed"
+      />
     );
-  const reason = `${FAULT_NAMES[seen.fault]}${run.code === null ? '' : ` in batch ${run.code}`}: changed for it.`;
+  return <MeasuredCause run={run} seen={seen} cause={cause} found={found} />;
+}
+
+interface CauseProps {
+  run: Run;
+  seen: FaultSeen;
+  cause: Cause;
+}
+
+function FindingCause({ finding, says, ...props }: CauseProps & { finding: Found; says: string }) {
   return (
-    <li data-cause={found.code === 'found-before' ? found.finding.code : found.code}>
-      <span>{sentence}</span>
-      {change && label && <TakeIt run={run} label={label} edits={change} reason={reason} />}
+    <li data-cause={props.cause.found.code === 'found-before' ? finding.code : props.cause.found.code}>
+      <span>
+        {says}: <FindingTitle found={finding} />
+      </span>
+      <Changes {...props} says={finding.about === '' ? says : `${says}: ${finding.about}`} />
     </li>
   );
 }
 
-interface TakeProps {
-  run: Run;
-  label: string;
-  edits: NonNullable<Cause['change']>;
-  reason: string;
+function MeasuredCause({ found, ...props }: CauseProps & { found: MeasuredCauseFound }) {
+  const says = causeWords(found, useShowing());
+  return (
+    <li data-cause={found.code}>
+      <span>{says}</span>
+      <Changes {...props} says={says} />
+    </li>
+  );
 }
 
-/** Takes a change into the plan, and back. */
-function TakeIt({ run, label, edits, reason }: TakeProps) {
+/** Ways to make it otherwise next time; where only hands can, it is noted in the plan. */
+function Changes({ run, seen, cause, says }: CauseProps & { says: string }) {
+  const showing = useShowing();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [taken, setTaken] = useState<Taken | null>(null);
+  const why = `${FAULT_NAMES[seen.fault]}${run.code === null ? '' : ` in batch ${run.code}`}: ${says}`;
+  const offers = [
+    ...cause.changes.map((change) => {
+      const label = changeWords(cause, change, run.snapshot.sheet.pours, showing);
+      return { label, edits: change.edits, reason: `${why} Changed for it: ${label}.` };
+    }),
+    ...(cause.changes.length === 0 ? [{ label: 'Note it in the plan', edits: [], reason: why }] : []),
+  ];
 
-  async function take() {
+  async function change(work: () => Promise<Result<Taken | null, string>>) {
     setBusy(true);
-    const answer = await takeChange(run, edits, reason);
+    const answer = await work();
     setBusy(false);
     setProblem(answer.success ? null : answer.error);
     if (answer.success) setTaken(answer.data);
-  }
-
-  async function takeBack() {
-    if (!taken) return;
-    setBusy(true);
-    const answer = await taken.undo();
-    setBusy(false);
-    setProblem(answer.success ? null : answer.error);
-    if (answer.success) setTaken(null);
   }
 
   return (
@@ -163,20 +186,28 @@ function TakeIt({ run, label, edits, reason }: TakeProps) {
           <a className="link" href={`/plans/${encodeURIComponent(run.planId)}`}>
             See it
           </a>
-          <button type="button" className="btn btn-ghost min-h-11" disabled={busy} onClick={takeBack}>
+          <button
+            type="button"
+            className="btn btn-ghost min-h-11"
+            disabled={busy}
+            onClick={() => void change(taken.undo)}
+          >
             Undo
           </button>
         </>
       ) : (
-        <button
-          type="button"
-          className="btn btn-secondary min-h-11"
-          disabled={busy}
-          aria-busy={busy}
-          onClick={take}
-        >
-          {label}
-        </button>
+        offers.map(({ label, edits, reason }) => (
+          <button
+            key={label}
+            type="button"
+            className="btn btn-secondary min-h-11"
+            disabled={busy}
+            aria-busy={busy}
+            onClick={() => void change(() => takeChange(run, edits, reason))}
+          >
+            {label}
+          </button>
+        ))
       )}
       {problem && (
         <span role="alert" className="text-error text-sm">

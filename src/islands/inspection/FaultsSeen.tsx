@@ -1,9 +1,8 @@
-import { useMemo } from 'react';
 import { pourTint } from '../../core/colour/pourTint';
 import { FAULTS, type Fault } from '../../core/inspection/faults';
 import type { FaultSeen } from '../../core/inspection/inspection';
+import { isKnown } from '../../core/molds/shape';
 import type { Sheet } from '../../core/plan/sheet';
-import { type Section as Cut, sectionOf } from '../../core/section/section';
 import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
 import { FaultMark } from './FaultMark';
 import { SpotMap } from './SpotMap';
@@ -32,7 +31,6 @@ export function FaultsSeen({ sheet, faults, faultOf, onChange }: Props) {
         ? faults.filter((each) => each.fault !== fault)
         : [...faults, { fault, pourIndexes: [], pieces: '' }],
     );
-  const section = useMemo(() => sectionOf(sheet), [sheet]);
   return (
     <fieldset>
       <legend className="mb-1 text-lg font-semibold">What is not as it should be</legend>
@@ -55,7 +53,6 @@ export function FaultsSeen({ sheet, faults, faultOf, onChange }: Props) {
           <FaultRow
             key={draft.fault}
             sheet={sheet}
-            section={section}
             draft={draft}
             fault={faultOf(draft)}
             onChange={(part) => change(draft.fault, part)}
@@ -71,13 +68,12 @@ const MOST_SPOTS = 20;
 
 interface RowProps {
   sheet: Sheet;
-  section: Cut | null;
   draft: FaultDraft;
   fault: string | null;
   onChange(part: Partial<FaultDraft>): void;
 }
 
-function FaultRow({ sheet, section, draft, fault, onChange }: RowProps) {
+function FaultRow({ sheet, draft, fault, onChange }: RowProps) {
   const name = FAULT_NAMES[draft.fault];
   const id = `pieces-${draft.fault}`;
   return (
@@ -127,7 +123,7 @@ function FaultRow({ sheet, section, draft, fault, onChange }: RowProps) {
         {fault}
       </span>
       <SpotMap
-        section={section}
+        sheet={sheet}
         spots={draft.spots ?? []}
         label={`Where on the piece: ${name}`}
         onMark={(spot) => onChange({ spots: [...(draft.spots ?? []), spot].slice(-MOST_SPOTS) })}
@@ -141,7 +137,7 @@ function FaultRow({ sheet, section, draft, fault, onChange }: RowProps) {
           Take the marks off
         </button>
       ) : (
-        section && <span className="quiet text-sm">Press where it is, if you like.</span>
+        isKnown(sheet.mold.shape) && <span className="quiet text-sm">Press where it is, if you like.</span>
       )}
     </li>
   );

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Inspection } from '../../core/inspection/inspection';
+import type { Material } from '../../core/materials/material';
 import type { CutSaid } from '../../core/pieces/cut';
 import { piecesMade } from '../../core/run/piecesMade';
 import { progress } from '../../core/run/progress';
@@ -23,6 +24,8 @@ interface Props {
   round: number;
   /** Names of the scrap jars there are. */
   jars: string[];
+  /** What may be taken into its plan instead. */
+  shelf: Material[];
 }
 
 /** What is done with a round on this page. */
@@ -34,7 +37,7 @@ const PARTS: readonly (readonly [Part, string])[] = [
 ];
 
 /** A round of a run is looked at: how it came out, what was seen before, and what may have caused it. */
-function InspectRound({ start, round, jars }: Props) {
+function InspectRound({ start, round, jars, shelf }: Props) {
   const { locale } = useShowing();
   const { run, problem, sending, record: send } = useFollowedRun(start);
   /** How often something was written down here: its form begins anew, and only then. */
@@ -144,7 +147,7 @@ function InspectRound({ start, round, jars }: Props) {
           onRecord={record}
           onTakeBack={takeBack}
         />
-        <Causes run={run} inspections={own} />
+        <Causes run={run} inspections={own} shelf={shelf} />
       </div>
       <aside className="flex min-w-0 flex-col gap-4">
         <div className="plate p-4">

@@ -94,7 +94,7 @@ export function InspectionForm({ sheet, round, made, before, sending, onSave }: 
     <PlateForm isRefused={asked && !isWhole} sending={sending} label="Write it down" onSave={save}>
       <fieldset>
         <legend className="text-lg font-semibold">Of {made} pieces</legend>
-        <div className="flex flex-wrap gap-4">
+        <div className="grid grid-cols-2 justify-start gap-4 xl:grid-cols-4">
           {SORTS.map((sort, place) => {
             const each = read[place];
             return (

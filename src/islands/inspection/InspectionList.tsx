@@ -1,10 +1,7 @@
-import { useMemo } from 'react';
 import type { Inspection } from '../../core/inspection/inspection';
 import type { Run } from '../../core/run/run';
-import { sectionOf } from '../../core/section/section';
 import { FAULT_NAMES } from '../../words/en/inspection/faultNames';
 import { faultsWords, sortedWords, weightsWords } from '../../words/en/inspection/inspectionWords';
-import { counted } from '../../words/en/plural';
 import { showMoment } from '../../words/en/showTime';
 import { useShowing } from '../shared/showing';
 import { SpotMap } from './SpotMap';
@@ -55,16 +52,8 @@ export function InspectionList({ run, inspections, sending, onWithdraw }: Props)
 
 /** Where on the piece each fault was seen, as far as it was marked. */
 function SpotMaps({ run, inspection }: { run: Run; inspection: Inspection }) {
-  const section = useMemo(() => sectionOf(run.snapshot.sheet), [run]);
   return inspection.faults.map(
     ({ fault, spots }) =>
-      spots && (
-        <SpotMap
-          key={fault}
-          section={section}
-          spots={spots}
-          label={`${FAULT_NAMES[fault]}: ${counted(spots.length, 'place', 'places')} marked on the section`}
-        />
-      ),
+      spots && <SpotMap key={fault} sheet={run.snapshot.sheet} spots={spots} label={FAULT_NAMES[fault]} />,
   );
 }

@@ -17,6 +17,7 @@ export interface Taken {
 /**
  * Takes a change into a run's plan as it is now, with its reason in the plan's note; answers the way back.
  *
+ * @param edits none where it is only noted
  * @param reason why, in a sentence
  */
 export async function takeChange(
@@ -29,11 +30,13 @@ export async function takeChange(
   if (!now.success) return fail(now.error.detail);
   const { plan, revision } = now.data;
   // Edits name pours and doses by their places in the plan as it was made.
-  const isSame = sheet.pours.every(
-    ({ id, lines }, index) =>
-      plan.pours[index]?.id === id &&
-      lines.every(({ doseId, doseIndex }) => plan.pours[index]?.doses[doseIndex]?.id === doseId),
-  );
+  const isSame =
+    edits.length === 0 ||
+    sheet.pours.every(
+      ({ id, lines }, index) =>
+        plan.pours[index]?.id === id &&
+        lines.every(({ doseId, doseIndex }) => plan.pours[index]?.doses[doseIndex]?.id === doseId),
+    );
   if (!isSame) return fail('The plan has been changed since. Open it, and change it there.');
   const changed = applyFix({ plan, mold: sheet.mold, secondMold: sheet.secondMold ?? undefined }, edits);
   const note = [plan.note, reason].filter((words) => words !== '').join('\n');

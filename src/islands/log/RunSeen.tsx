@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import type { Material } from '../../core/materials/material';
 import { progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { showMoment } from '../../words/en/showTime';
@@ -13,10 +14,12 @@ import { ComplaintForm } from './ComplaintForm';
 
 interface Props {
   start: Run;
+  /** What may be taken into its plan instead. */
+  shelf: Material[];
 }
 
 /** What was seen of a finished run's pieces since, what may have caused it, and words that came later. */
-function RunSeen({ start }: Props) {
+function RunSeen({ start, shelf }: Props) {
   const { locale } = useShowing();
   const { run, problem, sending, record } = useFollowedRun(start);
   const [note, setNote] = useState('');
@@ -41,7 +44,7 @@ function RunSeen({ start }: Props) {
         onTakeBack={(entryId) => void record({ kind: 'taken-back', entryId })}
       />
       <NetWeight run={run} inspections={so.inspections} />
-      <Causes run={run} inspections={so.inspections} />
+      <Causes run={run} inspections={so.inspections} shelf={shelf} />
       <section className="plate p-4" aria-labelledby="later">
         <h2 id="later" className="mb-2 font-semibold">
           What came later

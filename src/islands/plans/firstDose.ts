@@ -1,6 +1,7 @@
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import { usualMost } from '../../core/materials/defaults';
 import type { DoseableMaterial, Material } from '../../core/materials/material';
+import { houseWetting } from '../../core/plan/houseWetting';
 import type { Wetting } from '../../core/plan/plan';
 import { writeFigure } from '../../core/units/writeQuantity';
 
@@ -24,18 +25,11 @@ export function firstDose(material: DoseableMaterial, rules: HouseRules): string
   return `${writeFigure(Math.min(most, FIRST_SHARE[material.kind]) * 100, 3, 'down')} %`;
 }
 
-/** Our own assumption: a powder takes three times its weight to become a thin paste. */
-const WETTING_TIMES = 3;
-
-/** How the house wets a mica, when what it takes is on the shelf. */
-export function houseWetting(
+/** The same, with what it is wetted in. */
+export function firstDoseWetted(
   material: DoseableMaterial,
-  materials: Material[],
+  materials: readonly Material[],
   rules: HouseRules,
-): Wetting | undefined {
-  if (material.kind !== 'colorant' || material.form !== 'mica' || rules.micaIn === 'dry') return undefined;
-  const dispersant = materials.find(
-    (each) => each.kind === 'dispersant' && !each.archived && each.leaves === (rules.micaIn === 'alcohol'),
-  );
-  return dispersant && { dispersantId: dispersant.id, times: WETTING_TIMES };
+): { text: string; wetIn: Wetting | undefined } {
+  return { text: firstDose(material, rules), wetIn: houseWetting(material, materials, rules) };
 }

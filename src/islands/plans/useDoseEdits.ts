@@ -64,9 +64,9 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
       input?.select();
     });
   const addBy = useStable((first: typeof import('./firstDose'), material: DoseableMaterial) => {
-    const wetIn = first.houseWetting(material, materials, rules);
+    const { text, wetIn } = first.firstDoseWetted(material, materials, rules);
     const added = {
-      ...dose(material.id, first.firstDose(material, rules), wetIn),
+      ...dose(material.id, text, wetIn),
       id: freshId(plan.pours, 'dose'),
     };
     editPour({ doses: [...doses, added] }, `add ${material.id} ${Date.now()}`);

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Base } from '../../core/materials/base';
 import type { RackAir } from '../../core/rack/rackAir';
+import { rackCall } from '../../core/rack/rackCall';
 import { roundsOnRack } from '../../core/rack/roundsOnRack';
 import type { HeatOnward } from '../../core/run/heatOnward';
 import { progress } from '../../core/run/progress';
@@ -126,22 +127,13 @@ function useNow(): number {
   return nowMs;
 }
 
-/** What fell due longer ago has been heard, or nobody was there. */
-const CALLED_WITHIN_MS = 12 * 3600_000;
-
 /** What is due calls once, and once more after it was felt and was not ready. */
 function callOf({ run, so, round }: OnRack, nowMs: number, locale: string): WaitCall[] {
+  const call = rackCall(run, so, round, nowMs);
   const [next] = round.due;
-  if (!next || next.due.low < nowMs - CALLED_WITHIN_MS) return [];
-  const times = so.feels.filter(({ taskId }) => taskId === next.taskId).length;
-  return [
-    {
-      runId: run.id,
-      id: `${next.kind}-${round.round}#${times}`,
-      words: `${run.snapshot.sheet.planName}: ${nextWords(next, nowMs, locale)}`,
-      isOver: next.due.low <= nowMs,
-    },
-  ];
+  if (!call || !next) return [];
+  const words = `${call.planName}: ${nextWords(next, nowMs, locale)}`;
+  return [{ runId: run.id, id: call.id, words, isOver: call.dueMs <= nowMs }];
 }
 
 /** What is due first stands first. */

@@ -8,9 +8,10 @@ import {
   withoutRow,
   withTypedCell,
 } from '../../../core/plan/doseGrid';
+import { houseWetting } from '../../../core/plan/houseWetting';
 import type { Plan } from '../../../core/plan/plan';
 import { useStable } from '../../shared/useStable';
-import { firstDose, houseWetting } from '../firstDose';
+import { firstDose } from '../firstDose';
 import { usePlanPage } from '../planContext';
 import { doseTyped } from '../planHistory';
 import { focusCell, type GridPlace } from './gridKeys';

@@ -1,27 +1,27 @@
 import type { Cause, CauseFound, RuledOut } from '../../../core/causes/causes';
+import type { Change } from '../../../core/causes/changes';
 import type { NotRecorded } from '../../../core/causes/faultCauses';
-import type { PlanEdit } from '../../../core/checks/planEdit';
 import { type Showing, showPercent, showTemperature } from '../../../core/units/showQuantity';
 import { lengthWords } from '../lengthWords';
 import { stopwatchWords } from '../showTime';
 
-/** What may have been the cause, with what was measured of it. What was found before is told by its finding. */
-export function causeWords(
-  found: Exclude<CauseFound, { code: 'found-before' | 'over-limit' }>,
-  showing: Showing,
-): string {
+/** What was found before is told by its finding. */
+export type MeasuredCauseFound = Exclude<CauseFound, { code: 'found-before' | 'over-limit' }>;
+
+/** What may have been the cause, with what was measured of it. */
+export function causeWords(found: MeasuredCauseFound, showing: Showing): string {
   const { locale } = showing;
   const heat = (tempC: number) => showTemperature(tempC, showing);
   const share = (fraction: number) => showPercent(Math.abs(fraction), locale);
   switch (found.code) {
     case 'late':
     case 'soon': {
-      const { above, below, afterS, earliestS, latestS, tempC } = found.bond;
+      const { above, below, afterS, earliestS, latestS, tempC, inSamples } = found.bond;
       const window =
         latestS > earliestS
           ? `the model has its window from ${stopwatchWords(earliestS)} to ${stopwatchWords(latestS)} min`
           : `the model has no window for it there`;
-      return `${above} was poured ${found.code === 'late' ? 'late' : 'too soon'}: ${stopwatchWords(afterS)} min after ${below}, at ${heat(tempC)}; ${window}.`;
+      return `${above} was poured ${found.code === 'late' ? 'late' : 'too soon'}: ${stopwatchWords(afterS)} min after ${below}, at ${heat(tempC)}; ${window}${inSamples ? `, and ${found.code === 'late' ? 'a weak bond' : 'it broken through'} in ${inSamples.same} of ${inSamples.of} tries` : ''}.`;
     }
     case 'cool':
     case 'hot': {
@@ -74,16 +74,31 @@ export const NOT_RECORDED: Record<NotRecorded, string> = {
   stirring: 'how it was stirred: write a word when it is poured',
 };
 
-/** What a change to the plan does, as its button says it; null where it can't be said. */
-export function changeWords({ change, found }: Cause, showing: Showing): string | null {
-  const [edit] = change ?? [];
-  if (!edit) return null;
-  if (found.code === 'found-before' || found.code === 'over-limit') return 'Take its mend into the plan';
-  return editWords(edit, showing);
-}
-
-function editWords(edit: PlanEdit, showing: Showing): string | null {
-  if (edit.kind !== 'set-when') return null;
-  if (edit.afterMin != null) return `Pour it ${edit.afterMin} min after the one below`;
-  return edit.atC == null ? null : `Pour it at ${showTemperature(edit.atC, showing)}`;
+/** What a change to the plan does, as its button says it. */
+export function changeWords(
+  { found }: Cause,
+  { edits: [edit], takes }: Change,
+  pours: readonly { letter: string }[],
+  showing: Showing,
+): string {
+  const letter = (pourIndex: number) => pours[pourIndex]?.letter ?? '';
+  switch (edit?.kind) {
+    case 'set-base':
+      return `Take ${takes} for ${letter(edit.pourIndex)}`;
+    case 'add-packaging':
+      return `Wrap it in ${takes}`;
+    case 'set-wetting':
+      return `Wet it in ${takes} first`;
+    case 'set-jug-loss':
+      return `Melt ${showPercent(edit.jugLossFraction, showing.locale)} more for the jug`;
+    case 'set-when':
+      if (found.code === 'found-before') break;
+      if (edit.afterMin != null)
+        return `Pour ${letter(edit.pourIndex)} ${edit.afterMin} min after the one below${found.code === 'soon' ? ', onto a thicker skin' : ''}`;
+      if (edit.atC != null) return `Pour ${letter(edit.pourIndex)} at ${showTemperature(edit.atC, showing)}`;
+      break;
+    case 'set-freezer':
+      if (edit.freezerMin === null) return 'Let it set without the freezer';
+  }
+  return 'Take its mend into the plan';
 }

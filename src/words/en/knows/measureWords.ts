@@ -6,6 +6,7 @@ import {
   showNumber,
   showPercent,
   showTemperature,
+  showVolume,
 } from '../../../core/units/showQuantity';
 import { lengthWords } from '../lengthWords';
 import { counted } from '../plural';
@@ -13,7 +14,9 @@ import { counted } from '../plural';
 export const MEASURE_NAMES: Record<MeasureKind, string> = {
   'piece-mass': 'What a piece weighs',
   'good-pieces': 'Good pieces',
+  fill: 'What fills the mold',
   'jug-loss': 'What stays in the jug',
+  'drop-mass': 'What a drop weighs',
   skin: 'Until a layer carries',
   unmold: 'Until it is taken out',
   'pour-heat': 'How warm it is poured',
@@ -23,7 +26,9 @@ export const MEASURE_NAMES: Record<MeasureKind, string> = {
 const MORE: Record<MeasureKind, [more: string, less: string]> = {
   'piece-mass': ['heavier', 'lighter'],
   'good-pieces': ['more', 'fewer'],
+  fill: ['more', 'less'],
   'jug-loss': ['more', 'less'],
+  'drop-mass': ['heavier', 'lighter'],
   skin: ['later', 'sooner'],
   unmold: ['later', 'sooner'],
   'pour-heat': ['warmer', 'cooler'],
@@ -34,6 +39,10 @@ export function measureFigure(kind: MeasureKind, value: number, showing: Showing
   switch (kind) {
     case 'piece-mass':
       return showMass(value, showing);
+    case 'drop-mass':
+      return `${showNumber(value * 1000, 0, showing.locale)} mg`;
+    case 'fill':
+      return showVolume(value, showing.locale);
     case 'good-pieces':
       return showNumber(value, 0, showing.locale);
     case 'jug-loss':

@@ -1,3 +1,4 @@
+import type { RackCall } from '../../../core/rack/rackCall';
 import type { RackDue, RackKind, RackRound, RackWait } from '../../../core/rack/rackRounds';
 import type { Feel } from '../../../core/run/run';
 import type { Range } from '../../../core/schedule/range';
@@ -47,6 +48,11 @@ export const FEELS_FOR: Partial<Record<RackKind, readonly Feel[]>> = {
   unmold: ['firm', 'soft', 'stuck'],
   'cut-bars': ['warm', 'firm', 'soft'],
 };
+
+/** What is due of a round, as it is called out. */
+export function callWords({ planName, kind }: RackCall): string {
+  return `${planName}: ${COMING[kind]}`;
+}
 
 /** How a round is dealt with next, by what was felt of it. */
 export function howWords({ kind, felt }: Pick<RackDue, 'kind' | 'felt'>): string {
