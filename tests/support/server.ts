@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -36,12 +36,37 @@ export async function startServer(
   data: string,
   words: string[] = [],
   onPort?: number,
+  env: NodeJS.ProcessEnv = {},
 ): Promise<RunningServer> {
   const port = onPort ?? (await freePort());
   return listen(
-    spawn(process.execPath, ['scripts/serve.mjs', '--data', data, '--port', String(port), ...words]),
+    spawn(process.execPath, ['scripts/serve.mjs', '--data', data, '--port', String(port), ...words], {
+      env: { ...process.env, ...env },
+    }),
     port,
   );
+}
+
+/** The same with a clock that can be moved. */
+export async function startServerWithClock(
+  data: string,
+): Promise<{ server: RunningServer; moveClock(byMs: number): Promise<void> }> {
+  const clock = `${data}.clock`;
+  const server = await startServer(data, [], undefined, {
+    NODE_OPTIONS: `--import ${new URL('movedClock.mjs', import.meta.url)}`,
+    CLOCK_FILE: clock,
+  });
+  let offMs = 0;
+  return {
+    server,
+    async moveClock(byMs) {
+      offMs += byMs;
+      writeFileSync(clock, String(offMs));
+      const nowMs = async (): Promise<number> => (await send(server.base, 'GET', '/api/rack/due')).body.nowMs;
+      while (Math.abs((await nowMs()) - Date.now() - offMs) > 60_000)
+        await new Promise((resolve) => setTimeout(resolve, 20));
+    },
+  };
 }
 
 /** Waits until a server process has printed its address. */
