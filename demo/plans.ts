@@ -63,16 +63,10 @@ export const NETTLE_AND_LIME = onePour(
   'Mix protein, panthenol and nettle in one beaker first.',
 );
 
-export const BARE_FACE = onePour(
-  'Bare Face',
-  'face',
-  'puck-eight',
-  8,
-  0.9,
-  'softwater',
-  [],
-  'Nothing in it, on purpose.',
-);
+export const BARE_FACE: DraftPlan = {
+  ...onePour('Bare Face', 'face', 'puck-eight', 8, 0.9, 'softwater', [], 'Nothing in it, on purpose.'),
+  packaging: [{ id: 'pack1', materialId: 'wrap-band', count: 1, forPieces: 1 }],
+};
 
 export const ROPEWALK = onePour(
   'Ropewalk Guest Pebbles',

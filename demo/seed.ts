@@ -88,6 +88,17 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
         if (task.kind === 'wrap' && task.doneAt === null) record({ kind: 'done', taskId: task.id });
         if (task.kind === 'unmold') record(inspectionOf(findRun(told, id), task.round, seen));
       }
+      if (seen.toJar)
+        record({
+          ...{
+            kind: 'set-aside',
+            asideId: crypto.randomUUID(),
+            round: null,
+            of: 'left-over',
+            pourIndexes: [],
+          },
+          ...{ massG: seen.toJar.massG, pieces: null, to: { is: 'jar', name: seen.toJar.name } },
+        });
     };
 
     /** Poured and left to set. */
@@ -118,13 +129,14 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
         ],
         scrap: 1,
         hotterK: 6.5,
+        toJar: { name: 'Slate leftovers', massG: 30 },
       },
     );
     await make(
       bareFace,
       6,
       { verdict: 'good', goodPieces: 8, note: 'Hard the next evening, edges clean.' },
-      { againAfterDays: 14 },
+      { againAfterDays: 14, weightsG: [75.4, 75.9, 74.8, 76.1, 75.2, 75.6, 74.9, 75.7] },
     );
     await make(ropewalk, 3, { verdict: 'good', goodPieces: 72, note: 'Packed for the fair the same day.' });
     await pour(nightFerry, 100);
@@ -137,10 +149,12 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
 }
 
 /** What is seen of each round, beside good pieces. */
-interface Seen extends Pick<InspectionSaid, 'faults' | 'againAfterDays'> {
+interface Seen extends Pick<InspectionSaid, 'faults' | 'againAfterDays' | 'weightsG'> {
   scrap: number;
   /** Poured hotter than planned. */
   hotterK: number;
+  /** What was left in the jugs. */
+  toJar: { name: string; massG: number };
 }
 
 /** All good but what went to scrap, which was in the first round. */
@@ -153,7 +167,7 @@ function inspectionOf({ snapshot: { sheet } }: Run, round: number, seen: Partial
     round,
     pieces: { good: made - scrap, second: 0, scrap, remelt: 0 },
     faults: round === 0 ? (seen.faults ?? []) : [],
-    weightsG: [],
+    weightsG: round === 0 ? (seen.weightsG ?? []) : [],
     note: '',
     againAfterDays: seen.againAfterDays ?? null,
   };

@@ -1,5 +1,6 @@
 import type { Material } from '../core/materials/material';
 import type { Mold } from '../core/molds/mold';
+import type { Aside } from '../core/pieces/aside';
 import type { KeptReadings } from '../core/run/keptReadings';
 import type { LogEntry } from '../core/run/logEntry';
 import type { Lot } from '../core/stock/lot';
@@ -122,12 +123,22 @@ export interface RecallRow {
   amount: number;
   through: readonly string[];
   complaints: number;
+  asides: readonly Pick<Aside, 'massG' | 'pieces' | 'to'>[];
 }
 
 /** Every batch that holds something of a lot. */
 export function recallCsv(rows: readonly RecallRow[], style: CsvStyle): string {
-  const header = ['Batch', 'Plan', 'Made', 'Good pieces', 'Of the lot, g or pieces', 'Through', 'Complaints'];
-  const lines = rows.map(({ code, planName, startedAt, goodPieces, amount, through, complaints }) => [
+  const header = [
+    'Batch',
+    'Plan',
+    'Made',
+    'Good pieces',
+    'Of the lot, g or pieces',
+    'Through',
+    'Complaints',
+    'Set aside, g',
+  ];
+  const lines = rows.map(({ code, planName, startedAt, goodPieces, amount, through, complaints, asides }) => [
     code ?? '',
     planName,
     startedAt,
@@ -135,8 +146,16 @@ export function recallCsv(rows: readonly RecallRow[], style: CsvStyle): string {
     figure(amount, 4, style),
     through.join(' > '),
     String(complaints),
+    asides.map(({ massG, pieces, to }) => asideCell(massG, pieces, to, style)).join(' > '),
   ]);
   return `\uFEFF${writeCsv(header, lines, style)}`;
+}
+
+/** “30 White ends”, “120 (4 pieces) kept”, “95 (1 piece) sample: shelf 2”. */
+function asideCell(massG: number, pieces: number | null, to: Aside['to'], style: CsvStyle): string {
+  const counted = pieces === null ? '' : ` (${pieces})`;
+  const where = to.is === 'jar' ? to.name : to.is === 'sample' ? `sample: ${to.place}` : 'kept';
+  return `${figure(massG, 4, style)}${counted} ${where}`;
 }
 
 export function moldsCsv(molds: readonly Mold[], style: CsvStyle): string {

@@ -1,4 +1,5 @@
 import { goodPiecesSeen } from '../core/inspection/inspection';
+import type { Aside } from '../core/pieces/aside';
 import { batchLotNumber, codeOfLotNumber } from '../core/run/batchCode';
 import { progress } from '../core/run/progress';
 import type { Run } from '../core/run/run';
@@ -22,6 +23,10 @@ export interface TracedBatch {
   /** How it ended; null while it is on the bench. */
   ended: 'finished' | 'abandoned' | null;
   complaints: number;
+  /** What of it is kept elsewhere than among its bars: in jars, as pieces and as samples. */
+  asides: Aside[];
+  /** Of its pours. */
+  letters: string[];
   /** Of the lot itself or of what it came through last, in g, or in pieces of what is counted. */
   amount: number;
   /** Numbers of the lots of the scrap jar that it came through. */
@@ -94,7 +99,7 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
   if (!run)
     return {
       ...{ runId, code: null, planName: '', startedAt: '', goodPieces: null, ended: null, complaints: 0 },
-      isBroken: true,
+      ...{ asides: [], letters: [], isBroken: true },
     };
   const so = progress(run);
   const { sheet } = run.snapshot;
@@ -105,6 +110,8 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
     goodPieces: seen ?? (so.ended?.kind === 'finished' ? so.ended.goodPieces : null),
     ended: so.ended?.kind ?? null,
     complaints: so.complaints.length,
+    asides: so.asides.filter(({ to }) => to.is !== 'waste'),
+    letters: sheet.pours.map(({ letter }) => letter),
   };
 }
 

@@ -112,6 +112,8 @@ test('a loaf: poured late, left overnight, cut warm, two bars rejected, faults w
 
   // The cause, with a change that makes the next version, and its reason in it.
   await page.goto(`${server.base}/log/${run.id}`);
+  await page.getByText('Temperatures over their forecast').click();
+  await expect(page.getByRole('img', { name: /^1 readings? over .* forecast/ })).toBeVisible();
   const causes = page.getByRole('region', { name: 'What could have been the cause' });
   await expect(causes.locator('[data-cause]').first()).toHaveAttribute('data-cause', 'late');
   await causes.getByRole('button', { name: 'Pour B at 57 °C' }).click();

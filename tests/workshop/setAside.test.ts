@@ -2,13 +2,14 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import type { RunEvent } from '../../src/core/run/run';
 import { leftOf } from '../../src/core/stock/stock';
+import { recallCsv } from '../../src/formats/recordCsv';
 import { createPlan } from '../../src/server/plans';
-import { recordEvent } from '../../src/server/runs';
+import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import { addLot } from '../../src/server/stock';
 import { traceOfLot, traceOfRun } from '../../src/server/trace';
 import type { Workshop } from '../../src/server/workshop';
 import { BOX, fragrance, isClose, planFile } from '../support/planFiles';
-import { makeInWorkshop } from '../support/runs';
+import { makeInWorkshop, nextEvent } from '../support/runs';
 import { problemFrom, workshopWith } from '../support/workshops';
 
 function bought(workshop: Workshop, materialId: string, number: string, price: string | null, amount = 5000) {
@@ -80,6 +81,11 @@ test('ends go into a jar, are melted again with their doses, limits, cost and lo
       ['Again', [`Batch ${first.code}`]],
     ],
   );
+  assert.deepEqual(
+    batches.map(({ asides }) => asides.map(({ massG, to }) => to.is === 'jar' && `${massG} ${to.name}`)),
+    [['100 White ends'], ['20 Twice melted']],
+  );
+  assert.match(recallCsv(batches, { delimiter: ',', decimal: '.' }), /,0,20 Twice melted\s*$/);
   assert.ok(traceOfRun(workshop, second.id).some(({ number }) => number === 'F-7'));
 
   // A second portion without scent thins the jar, and is taken out of it again.
@@ -96,6 +102,33 @@ test('ends go into a jar, are melted again with their doses, limits, cost and lo
   assert.deepEqual([refused.status, refused.code], [409, 'used-since']);
   const tooMuch = problemFrom(() => record(plain.id, aside('four', { massG: 1e5 })));
   assert.deepEqual([tooMuch.status, tooMuch.code], [409, 'more-than-is-there']);
+});
+
+test('what was melted for a run that was given up goes into a jar with what it holds, unless all was put back', async () => {
+  const { workshop, stored } = workshopWith(planFile([{ doses: [[fragrance(), '2 %']] }], {}, BOX));
+  bought(workshop, 'base-1', 'B-1', '50');
+  bought(workshop, 'scent-1', 'F-7', '100', 500);
+  const givenUp = async (isPutBack: boolean) => {
+    const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+    const record = (event: RunEvent) => recordEvent(workshop, run.id, crypto.randomUUID(), event);
+    for (let event = nextEvent(run); event; event = nextEvent(findRun(workshop, run.id))) {
+      if ('taskId' in event && event.taskId === 'r1/A/l1/pour') break;
+      record(event);
+    }
+    record({ kind: 'abandoned', note: '', ...(isPutBack ? { isPutBack } : {}) });
+    return record;
+  };
+  const record = await givenUp(false);
+  record(aside('melt', { of: 'left-over', massG: 200, to: { is: 'jar', name: 'Given up' } }));
+  const scented = jarOf(workshop, 'Given up').holds?.find(({ materialId }) => materialId === 'scent-1');
+  assert.ok(isClose(scented?.ofScrap ?? 0, 2 / 102, 1e-6));
+  const code = (event: RunEvent, of = record) => problemFrom(() => of(event)).code;
+  assert.equal(code(aside('more', { of: 'left-over', massG: 1e5 })), 'more-than-is-there');
+  assert.equal(code(aside('bars', { of: 'pieces', pieces: 1 })), 'not-out-yet');
+  assert.equal(code({ kind: 'done', taskId: 'r1/A/l1/pour' }), 'run-has-ended');
+  record({ kind: 'taken-back', entryId: 'melt' });
+  assert.equal(leftOf(workshop.lots.stockOf(jarOf(workshop, 'Given up').id)), 0);
+  assert.equal(code(aside('gone', { of: 'left-over' }), await givenUp(true)), 'run-has-ended');
 });
 
 test('pieces are kept, set in as parts in another plan, taken off the shelf whole, and traced to the end', async () => {

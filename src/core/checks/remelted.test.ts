@@ -2,10 +2,13 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { additive, BOX, base, fragrance, isClose, planFile, scrap } from '../../../tests/support/planFiles';
 import { allFindingWords } from '../../words/en/findings/findingWords';
+import { USUAL_HOUSE_RULES } from '../houseRules/houseRules';
+import { makePourPlan } from '../schedule/makePourPlan';
 import { parseQuantity } from '../units/parseQuantity';
 import { allergensOf } from './allergens';
 import { applyFix } from './applyFix';
 import type { FindingCode } from './finding';
+import { withHeat } from './heat/withHeat';
 import { reviewPlan } from './review';
 
 const describeFinding = await allFindingWords();
@@ -77,7 +80,7 @@ test('what must not touch skin, scratches, browns or comes from milk does so out
     skin: 'candle-only',
     vanillinOfMaterial: 0.05,
   });
-  const grit = additive({ id: 'grit', name: 'Coarse shell', role: 'grit', grainMm: 2 });
+  const grit = additive({ id: 'grit', name: 'Coarse shell', role: 'grit', grainMm: 2, densityGPerMl: 1.4 });
   const milk = base({ id: 'milk', name: 'Milk base', baseKind: 'syndet', origins: ['milk'] });
   const held = (materialId: string, name: string, kind: 'base' | 'dose', ofScrap: number) => ({
     ...{ materialId, name, kind, ofScrap },
@@ -89,11 +92,18 @@ test('what must not touch skin, scratches, browns or comes from milk does so out
       held('grit', grit.name, 'dose', 0.08),
     ],
   });
-  const file = planFile([{ base: OWN }], { use: 'face' }, BOX, [jar, candle, grit, milk]);
+  const file = planFile([{ base: { ...OWN, suspension: false } }], { use: 'face' }, BOX, [
+    ...[jar, candle, grit, milk],
+  ]);
   const [pour] = file.plan.pours;
   assert.ok(pour);
   const plan = { ...file.plan, pours: [{ ...pour, remelt: { scrapId: jar.id, ofBase: 0.5 } }] };
-  const { findings } = reviewPlan({ ...file, plan });
+  const { findings, sheet } = reviewPlan({ ...file, plan });
+  assert.ok(sheet);
+  const { grains } = makePourPlan(sheet, USUAL_HOUSE_RULES, 0);
+  assert.deepEqual([grains[0]?.name, grains[0]?.doseIndex], [grit.name, null]);
+  assert.ok((grains[0]?.movesMm ?? 0) > 1 && findings.some(({ code }) => code === 'solids-move'));
+  assert.ok(!withHeat(findings, [], grains).some(({ code }) => code === 'solids-move'));
   const found = (code: FindingCode) => findings.find((each) => each.code === code);
   for (const code of ['candle-only', 'grit-too-coarse', 'vanillin-browns'] as const) {
     const told = found(code);

@@ -48,8 +48,7 @@ export type RunFault =
 export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, RunFault> {
   const so = progress(run);
   const { tasks, ended } = so;
-  if (ended?.kind === 'abandoned' || (ended && !mayFollowFinish(event, tasks)))
-    return fail({ code: 'run-has-ended' });
+  if (ended && !mayFollow(ended, event, tasks)) return fail({ code: 'run-has-ended' });
   if (event.kind === 'inspected') return checkInspection(event, run, so);
   if (event.kind === 'withdrawn')
     return so.inspections.some(({ inspectionId }) => inspectionId === event.inspectionId)
@@ -101,6 +100,18 @@ export function checkEvent(run: RunSoFar, event: RunEvent): Result<RunEvent, Run
 
 /** What is felt before it is done. */
 const FELT_FOR: ReadonlySet<TaskKind> = new Set(['unmold', 'cut-bars']);
+
+/** What was melted for a run that was given up goes into a jar or is thrown away, unless it was put back. */
+const AFTER_GIVING_UP: ReadonlySet<RunEvent['kind']> = new Set(['set-aside', 'taken-back', 'remarked']);
+
+function mayFollow(
+  ended: NonNullable<Progress['ended']>,
+  event: RunEvent,
+  tasks: readonly TaskState[],
+): boolean {
+  if (ended.kind === 'finished') return mayFollowFinish(event, tasks);
+  return !ended.isPutBack && AFTER_GIVING_UP.has(event.kind);
+}
 
 /** What goes on once a run is in the Logbook: its bars are cut, wrapped and looked at, and words come later. */
 function mayFollowFinish(event: RunEvent, tasks: readonly TaskState[]): boolean {

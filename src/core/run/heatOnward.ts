@@ -64,22 +64,32 @@ const NOT_YET = 1.15;
  * @param nowMs a layer that is due is not poured before it
  */
 export function heatOnward(run: RunSoFar, nowMs: number, so: Progress = progress(run)): HeatOnward {
-  const { sheet, rules } = run.snapshot;
-  const planned = heatCaseOf(sheet, rules);
-  const heat = so.room
-    ? {
-        ...planned,
-        room: {
-          ...planned.room,
-          tempC: so.room.tempC,
-          humidity: so.room.humidity ?? planned.room.humidity,
-        },
-      }
-    : planned;
+  const heat = heatInRoom(run, so);
   const rounds = [...new Set(so.tasks.map(({ round }) => round))];
   return {
     rounds: rounds.flatMap((round) => roundOnward(run, so, heat, round, nowMs) ?? []),
     jugs: so.tasks.flatMap((task) => jugOnward(run, so, heat, task) ?? []),
+  };
+}
+
+/** What a melt's jug was thought to do when it was melted, by nothing but the plan and the room; null where it can't be told. */
+export function forecastOfMelt(run: RunSoFar, meltTaskId: string): JugOnward | null {
+  const until = run.events.findLastIndex(({ event }) => event.kind === 'done' && event.taskId === meltTaskId);
+  if (until < 0) return null;
+  const before = { ...run, events: run.events.slice(0, until + 1) };
+  const so = { ...progress(before), readings: [] };
+  const melt = so.tasks.find(({ id }) => id === meltTaskId);
+  return melt ? jugOnward(before, so, heatInRoom(before, so), melt) : null;
+}
+
+/** What heat asks of a run, in its room as that was read. */
+function heatInRoom({ snapshot: { sheet, rules } }: RunSoFar, { room }: Progress): HeatCase {
+  const planned = heatCaseOf(sheet, rules);
+  if (!room) return planned;
+  const { tempC, humidity } = room;
+  return {
+    ...planned,
+    room: { ...planned.room, tempC, humidity: humidity ?? planned.room.humidity },
   };
 }
 

@@ -66,7 +66,8 @@ export interface Progress extends Afterwards {
         toScrapG: number;
         fill: Fill | null;
       }
-    | { kind: 'abandoned'; at: string; note: string };
+    /** `isPutBack` where nothing of it was kept: what was taken off the shelf is there again. */
+    | { kind: 'abandoned'; at: string; note: string; isPutBack: boolean };
 }
 
 /** A run is finished once its bars are out of their molds; these may come after it. */
@@ -138,7 +139,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
         break;
       }
       case 'abandoned':
-        ended = { kind: 'abandoned', at, note: event.note };
+        ended = { kind: 'abandoned', at, note: event.note, isPutBack: event.isPutBack === true };
         break;
     }
   }

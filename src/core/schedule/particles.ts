@@ -3,7 +3,7 @@ import { SUSPENSION_YIELD_PA, settledM, USUAL_FLOW } from '../heat/settle';
 import { CARRIES_LIQUID } from '../heat/skin';
 import { meltsToC, SOAP } from '../heat/substance';
 import { substanceOf } from '../heat/substanceOf';
-import type { Sheet } from '../plan/sheet';
+import { isInherited, type Sheet } from '../plan/sheet';
 import type { HeatLayer } from './heatCase';
 import type { Grain, Tip } from './pourPlan';
 import type { LayerTimes } from './simulate';
@@ -18,7 +18,8 @@ export function grainsOf(sheet: Sheet, layer: HeatLayer, { moments }: Pick<Layer
     const pour = sheet.pours[pourIndex];
     if (!pour) return [];
     const flow = { ...USUAL_FLOW, yieldPa: pour.base.suspension === true ? SUSPENSION_YIELD_PA : 0 };
-    return pour.lines.flatMap(({ material, doseIndex }): Grain[] => {
+    return [...pour.lines, ...pour.inherited].flatMap((line): Grain[] => {
+      const { material, doseIndex } = line;
       if (material.kind !== 'additive' || material.grainMm === null || material.densityGPerMl === null)
         return [];
       if (material.role !== 'grit' && material.role !== 'botanical') return [];
@@ -40,7 +41,7 @@ export function grainsOf(sheet: Sheet, layer: HeatLayer, { moments }: Pick<Layer
       return [
         {
           pourIndex,
-          doseIndex,
+          doseIndex: isInherited(line) ? null : doseIndex,
           name: material.name,
           movesMm: movesFrom(Number.POSITIVE_INFINITY),
           staysBelowC,

@@ -64,7 +64,8 @@ export const pourLayerSchema = z.strictObject({
 /** A grain of a pour, and where it ends up. */
 export const grainSchema = z.strictObject({
   pourIndex: z.int().nonnegative(),
-  doseIndex: z.int().nonnegative(),
+  /** null where it came with base that is melted again. */
+  doseIndex: z.int().nonnegative().nullable(),
   name: z.string(),
   /** Down is above zero; never more than there is room for. */
   movesMm: z.number(),

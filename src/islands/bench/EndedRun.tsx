@@ -32,6 +32,17 @@ export function EndedRun({ run, ended, away, waiting, others }: Props) {
             {ended.kind === 'finished' ? 'See it in the Logbook' : 'To the bench'}
           </a>
         )}
+        {waiting === 0 && ended.kind === 'abandoned' && !ended.isPutBack && (
+          <p className="mt-3">
+            What was melted can still go into a scrap jar:{' '}
+            <a
+              className="link inline-flex min-h-11 items-center"
+              href={`/rack/${encodeURIComponent(run.id)}?round=1`}
+            >
+              set it aside
+            </a>
+          </p>
+        )}
         {others.length > 0 && (
           <ul className="mt-4 flex flex-wrap gap-3" aria-label="Still on the bench">
             {others.map(({ run: { id, snapshot } }) => (

@@ -59,6 +59,8 @@ function InspectRound({ start, round, jars, shelf }: Props) {
   }
 
   const rounds = sheet.totals.rounds;
+  /** There are no bars of it to be cut or looked at. */
+  const isGivenUp = so.ended?.kind === 'abandoned';
   const open = so.tasks.find(
     (task) => task.kind === 'cut-bars' && task.round === round && task.doneAt === null && !task.unmet.length,
   );
@@ -83,7 +85,7 @@ function InspectRound({ start, round, jars, shelf }: Props) {
           </p>
         )}
         <nav className="flex flex-wrap gap-2" aria-label="What is done with it">
-          {PARTS.map(([each, words]) => (
+          {PARTS.filter(([each]) => each === 'aside' || !isGivenUp).map(([each, words]) => (
             <button
               key={each}
               type="button"
@@ -178,9 +180,11 @@ function InspectRound({ start, round, jars, shelf }: Props) {
   );
 }
 
-/** What is cut and not told of yet is cut first. */
+/** What is cut and not told of yet is cut first; of a run that was given up there is only melt. */
 function firstPart(run: Run, round: number): Part {
-  const cut = progress(run).tasks.find((task) => task.kind === 'cut-bars' && task.round === round);
+  const { tasks, ended } = progress(run);
+  if (ended?.kind === 'abandoned') return 'aside';
+  const cut = tasks.find((task) => task.kind === 'cut-bars' && task.round === round);
   return cut && cut.doneAt === null && cut.unmet.length === 0 ? 'cut' : 'look';
 }
 

@@ -15,7 +15,7 @@ export const grainMoves: HeatCheck = ({ sheet, pourPlan }) =>
             code: 'heat-grain-moves',
             severity: 'caution',
             pourIndex,
-            doseIndexes: [doseIndex],
+            doseIndexes: doseIndex === null ? [] : [doseIndex],
             about: name,
             baseName: sheet.pours[pourIndex]?.base.name ?? '',
             movesMm,

@@ -154,7 +154,7 @@ test('grit sinks in thin hot base, and is held by a cooler pour or a suspension 
   // Where heat tells, the sheet need not guess.
   const sheetOnly = reviewPlan(file).findings;
   assert.ok(sheetOnly.some(({ code }) => code === 'solids-move'));
-  const both = withHeat(sheetOnly, found(file), [{ pourIndex: 0, doseIndex: 0 }]);
+  const both = withHeat(sheetOnly, found(file), [{ pourIndex: 0, doseIndex: 0, name: grit.name }]);
   assert.ok(
     !both.some(({ code }) => code === 'solids-move') && both.some(({ code }) => code === 'heat-grain-moves'),
   );

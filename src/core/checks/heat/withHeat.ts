@@ -1,3 +1,4 @@
+import type { Grain } from '../../schedule/pourPlan';
 import { bySeverity } from '../bySeverity';
 import type { Finding } from '../finding';
 
@@ -7,10 +8,13 @@ import type { Finding } from '../finding';
 export function withHeat(
   findings: readonly Finding[],
   heat: readonly Finding[],
-  grains: readonly { pourIndex: number; doseIndex: number }[],
+  grains: readonly Pick<Grain, 'pourIndex' | 'doseIndex' | 'name'>[],
 ): Finding[] {
-  const isTold = ({ code, pourIndex, doseIndexes }: Finding) =>
+  const isTold = ({ code, pourIndex, doseIndexes, about }: Finding) =>
     code === 'solids-move' &&
-    grains.some((grain) => grain.pourIndex === pourIndex && doseIndexes.includes(grain.doseIndex));
+    grains.some(
+      (grain) =>
+        grain.pourIndex === pourIndex && grain.doseIndex === (doseIndexes[0] ?? null) && grain.name === about,
+    );
   return bySeverity([...findings.filter((finding) => !isTold(finding)), ...heat]);
 }
