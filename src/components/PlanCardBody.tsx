@@ -16,6 +16,8 @@ interface Props {
   counts: PlanCounts;
   /** null where there is no sheet. */
   fromShelf: FromShelf | null;
+  /** Of the materials of a piece, in words; null where nobody knows. */
+  cost: string | null;
   showing: Showing;
   /** With the button of its menu: see PlanMenu. */
   hasMenu: boolean;
@@ -25,9 +27,9 @@ const KEPT = new WeakMap<Plan, { of: PlanView['sheet']; key: string; markup: str
 
 /** What a card shows of a plan, as markup: drawn once, for as long as what it shows is the same. */
 export function planCardMarkup(props: Props): string {
-  const { view, counts, fromShelf, showing, hasMenu } = props;
+  const { view, counts, fromShelf, cost, showing, hasMenu } = props;
   const { stored, sheet, fault } = view;
-  const key = JSON.stringify([stored.id, stored.version, fault, counts, fromShelf, showing, hasMenu]);
+  const key = JSON.stringify([stored.id, stored.version, fault, counts, fromShelf, cost, showing, hasMenu]);
   const known = KEPT.get(stored.plan);
   if (known && known.of === sheet && known.key === key) return known.markup;
   const markup = renderToStaticMarkup(createElement(PlanCardBody, props));
@@ -35,7 +37,7 @@ export function planCardMarkup(props: Props): string {
   return markup;
 }
 
-function PlanCardBody({ view, counts, fromShelf, showing, hasMenu }: Props) {
+function PlanCardBody({ view, counts, fromShelf, cost, showing, hasMenu }: Props) {
   const { stored, file, sheet, fault } = view;
   const { plan } = stored;
   const drawn = thumbnail(sheet ? { sheet } : file && { mold: file.mold }, showing.locale);
@@ -51,6 +53,7 @@ function PlanCardBody({ view, counts, fromShelf, showing, hasMenu }: Props) {
         <span className="text-lg leading-tight font-semibold">{plan.name}</span>
         <span className="quiet text-sm">
           {USE_NAMES[plan.use]} · {amountOf(view, showing)}
+          {cost !== null && `, ${cost} of materials`}
         </span>
         <span className="text-sm">
           {fault === null ? (

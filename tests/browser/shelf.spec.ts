@@ -235,6 +235,25 @@ test('house rules: a choice with its reason changes how grave a finding is; bad 
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.getByLabel('Stays in the jug, of a new plan').fill('-1');
   await expect(page.getByText('Must be from 0 to 50 %.')).toBeVisible();
+  // Money may be left out, and is then reckoned nowhere.
+  const hour = page.getByLabel('An hour of hands');
+  for (const bad of ['-1', 'constructor', '1e9']) {
+    await hour.fill(bad);
+    await expect(hour).toHaveAttribute('aria-invalid', 'true');
+  }
+  await hour.fill('12,50');
+  await expect(hour).toHaveAttribute('aria-invalid', 'false');
+  await page.getByLabel('Prices are made by').selectOption('mark-up');
+  await page.getByLabel('Mark-up at retail').fill('150');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const reckoned = (await (await page.request.get('/api/house-rules')).json()).item;
+  expect([reckoned.handsPerHour, reckoned.pricing.by, reckoned.pricing.markUp]).toEqual([
+    '12.5',
+    'mark-up',
+    1.5,
+  ]);
+  await page.getByLabel('Prices are made by').selectOption('margin');
+  await hour.fill('');
   // A choice is taken back where it was made, one at a time.
   await page.getByLabel('Pour without alcohol').check();
   await page.getByRole('button', { name: 'Undo' }).click();

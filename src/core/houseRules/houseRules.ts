@@ -1,6 +1,7 @@
 import type { z } from '../zod';
 import type { houseChoicesSchema, houseRulesSchema } from './houseRulesSchema';
 import type { jugSchema } from './jugSchema';
+import { USUAL_PRICING } from './pricing';
 import type { scaleSchema } from './scaleSchema';
 
 export type Scale = z.infer<typeof scaleSchema>;
@@ -28,6 +29,10 @@ export const USUAL_HOUSE_CHOICES: HouseChoices = {
   batchCode: 'day',
   units: 'metric',
   currency: 'EUR',
+  handsPerHour: null,
+  fixedPerMonth: null,
+  batchesPerMonth: 8,
+  pricing: USUAL_PRICING,
   jugLossFraction: 0.03,
   fillFraction: 0.95,
   readingErrorMost: 0.02,

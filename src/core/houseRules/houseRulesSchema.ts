@@ -1,6 +1,9 @@
+import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 import { jugSchema } from './jugSchema';
 import { LEAST_MELT_LIMITS_G } from './leastMelt';
+import { USUAL_PRICING } from './pricing';
+import { pricingSchema } from './pricingSchema';
 import { scaleSchema } from './scaleSchema';
 
 /** This workshop's choices where practice differs, its units and its usual figures. */
@@ -19,6 +22,14 @@ export const houseChoicesSchema = z.strictObject({
   units: z.enum(['metric', 'us']),
   /** ISO 4217. */
   currency: z.string().regex(/^[A-Z]{3}$/, 'currency-letters'),
+  /** What an hour of hands costs; null where they are not reckoned. */
+  handsPerHour: moneySchema.nullable().default(null),
+  /** What the workshop costs beside materials and hands; null where it is not reckoned. */
+  fixedPerMonth: moneySchema.nullable().default(null),
+  /** Its fixed costs are shared by so many. */
+  batchesPerMonth: z.number().min(0.1).max(1000).default(8),
+  /** How prices are made of costs; fractions. */
+  pricing: pricingSchema.default(USUAL_PRICING),
   jugLossFraction: z.number().min(0).max(0.5),
   fillFraction: z.number().min(0.05).max(1),
   /** Reading error of a scale, as a fraction of the dose, above which a dose is flagged. */

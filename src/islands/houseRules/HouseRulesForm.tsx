@@ -2,6 +2,7 @@ import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { HouseChoices, Jug, Scale } from '../../core/houseRules/houseRules';
 import type { InstrumentCheck } from '../../core/run/instrumentCheck';
+import type { FigureRule } from '../../core/units/parseFigure';
 import { callApi } from '../shared/api';
 import { FigureField } from '../shared/FigureField';
 import { RecordProblem } from '../shared/RecordProblem';
@@ -13,6 +14,8 @@ import { CurrencyField } from './CurrencyField';
 import { FIGURES } from './figures';
 import { InstrumentChecks } from './InstrumentChecks';
 import { Jugs } from './Jugs';
+import { MoneyField } from './MoneyField';
+import { PricingFields } from './PricingFields';
 import { Scales } from './Scales';
 import { SpareMold } from './SpareMold';
 
@@ -24,6 +27,8 @@ interface Props {
   /** The mold book. */
   molds: { id: string; name: string }[];
 }
+
+const BATCHES: FigureRule = { unit: '', least: 0.1, most: 1000 };
 
 const STATE_WORDS = {
   saved: 'Saved',
@@ -41,6 +46,8 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
   );
   /** What the choices were before each change of this page, the last at the end. */
   const [past, setPast] = useState<HouseChoices[]>([]);
+  /** How often something was undone or taken from elsewhere: fields that keep what was typed begin anew. */
+  const [turn, setTurn] = useState(0);
   function choose(next: HouseChoices) {
     setChoices(next);
     queue.want(next);
@@ -55,11 +62,13 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
     const before = past.at(-1);
     if (!before) return;
     setPast(past.slice(0, -1));
+    setTurn(turn + 1);
     choose(before);
   }
   function takeTheirs(theirs: HouseChoices, revision: number) {
     queue.takeTheirs(theirs, revision);
     setPast([]);
+    setTurn(turn + 1);
     setChoices(theirs);
   }
 
@@ -108,7 +117,39 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
               molds={molds}
               onChange={(spareMoldId) => change({ spareMoldId })}
             />
+          </div>
+        </section>
+        <section className="plate p-4" aria-labelledby="money">
+          <h2 id="money" className="mb-1 font-semibold">
+            Money
+          </h2>
+          <p className="quiet mb-2 text-sm">
+            What a batch costs beside its materials: hands by the time that they took, and its share of what
+            the workshop costs anyway. Then what a piece sells for.
+          </p>
+          <div className="grid gap-3 sm:grid-cols-2">
             <CurrencyField value={choices.currency} onChange={(currency) => change({ currency })} />
+            <MoneyField
+              label="An hour of hands"
+              key={`hands ${turn}`}
+              value={choices.handsPerHour}
+              currency={choices.currency}
+              onChange={(handsPerHour) => change({ handsPerHour })}
+            />
+            <MoneyField
+              label="The workshop, a month"
+              key={`fixed ${turn}`}
+              value={choices.fixedPerMonth}
+              currency={choices.currency}
+              onChange={(fixedPerMonth) => change({ fixedPerMonth })}
+            />
+            <FigureField
+              label="Batches a month"
+              rule={BATCHES}
+              value={choices.batchesPerMonth}
+              onChange={(batchesPerMonth) => change({ batchesPerMonth })}
+            />
+            <PricingFields pricing={choices.pricing} onChange={(pricing) => change({ pricing })} />
           </div>
         </section>
         <Jugs start={jugs} />

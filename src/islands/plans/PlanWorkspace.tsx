@@ -125,6 +125,7 @@ function Workspace(props: Props & { draft: Draft | null }) {
             findings={shown.findings}
             context={context}
             stock={stock}
+            tasks={view.pourPlan?.tasks ?? null}
           />
           <DosesColumn
             file={file}

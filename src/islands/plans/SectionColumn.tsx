@@ -3,11 +3,13 @@ import type { CheckContext, Finding } from '../../core/checks/finding';
 import { hasMold } from '../../core/molds/noMold';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
+import type { ScheduledTask } from '../../core/schedule/scheduledTask';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { AnotherBase } from './AnotherBase';
 import { OpenedLater } from './OpenedLater';
 import { SectionPanel } from './SectionPanel';
 
+const PlanCost = lazy(() => import('./PlanCost'));
 const RecipeOut = lazy(() => import('./RecipeOut'));
 const WhichMold = lazy(() => import('./WhichMold'));
 const WorkBackwards = lazy(() => import('./WorkBackwards'));
@@ -20,10 +22,12 @@ interface Props {
   findings: Finding[];
   context: CheckContext;
   stock: StockByMaterial;
+  /** Of its pour plan; null while there is none. */
+  tasks: readonly ScheduledTask[] | null;
 }
 
 /** One cavity cut through, and what is asked of the plan backwards. */
-export function SectionColumn({ file, sheet, pourIndex, findings, context, stock }: Props) {
+export function SectionColumn({ file, sheet, pourIndex, findings, context, stock, tasks }: Props) {
   const isInMold = hasMold(file);
   return (
     <section
@@ -46,6 +50,11 @@ export function SectionColumn({ file, sheet, pourIndex, findings, context, stock
       {sheet && isInMold && (
         <OpenedLater title="Work backwards">
           <WorkBackwards file={file} sheet={sheet} stock={stock} />
+        </OpenedLater>
+      )}
+      {sheet && isInMold && (
+        <OpenedLater title="What it costs">
+          <PlanCost sheet={sheet} stock={stock} tasks={tasks} />
         </OpenedLater>
       )}
       <OpenedLater title="As a recipe">

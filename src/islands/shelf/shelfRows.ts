@@ -1,3 +1,4 @@
+import { meanPerOne } from '../../core/cost/lotPrices';
 import type { Material } from '../../core/materials/material';
 import { differences } from '../../core/plan/differences';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -20,7 +21,7 @@ export interface ShelfRow {
   isLow: boolean;
   /** The date of the lot that comes next, ISO 8601. */
   bestBefore: string | undefined;
-  /** Price of a gram or piece of the newest lot that has one. */
+  /** Price of a gram or piece: the mean of its lots by what is left. */
   minorPerOne: number | undefined;
 }
 
@@ -38,7 +39,7 @@ export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): 
     left,
     isLow: item.lowStock !== null && left !== undefined && left < item.lowStock,
     bestBefore: open[0]?.bestBefore ?? undefined,
-    minorPerOne: lots?.findLast(({ minorPerOne }) => minorPerOne !== null)?.minorPerOne ?? undefined,
+    minorPerOne: (lots && meanPerOne(lots)) ?? undefined,
   };
 }
 

@@ -1,0 +1,117 @@
+import { useMemo } from 'react';
+import { type Bounds, certainMinor, sumOfBounds } from '../../core/cost/bounds';
+import { COST_PARTS, costOf, houseLines, partOf, plannedLines, pricesMissing } from '../../core/cost/cost';
+import { plannedHandsS } from '../../core/cost/handsTime';
+import { type Price, pricesOf } from '../../core/cost/price';
+import type { Sheet } from '../../core/plan/sheet';
+import type { ScheduledTask } from '../../core/schedule/scheduledTask';
+import type { StockByMaterial } from '../../core/stock/fromShelf';
+import { needOf } from '../../core/stock/need';
+import { showPercent } from '../../core/units/showQuantity';
+import { amountWords, boundsWords, COST_PART_NAMES } from '../../words/en/cost/costWords';
+import { counted, listed } from '../../words/en/plural';
+import { useShowing } from '../shared/showing';
+import { usePlanPage } from './planContext';
+
+interface Props {
+  sheet: Sheet;
+  stock: StockByMaterial;
+  /** Of its pour plan, which says how long hands take; null while there is none. */
+  tasks: readonly ScheduledTask[] | null;
+}
+
+/** What the plan costs from the lots that it would take now, and what a piece sells for by the house’s rules. */
+export default function PlanCost({ sheet, stock, tasks }: Props) {
+  const { rules } = usePlanPage();
+  const showing = useShowing();
+  const { currency, pricing } = rules;
+  const money = (bounds: Bounds) => boundsWords(bounds, currency, showing.locale);
+  const cost = useMemo(
+    () =>
+      costOf(
+        [
+          ...plannedLines(needOf(sheet), stock, (id) => partOf(sheet, id)),
+          ...houseLines(rules, tasks ? plannedHandsS(tasks) : 0),
+        ],
+        sheet.pieces,
+      ),
+    [sheet, stock, rules, tasks],
+  );
+  const missing = pricesMissing(cost);
+  const each = cost.perPiece && certainMinor(cost.perPiece);
+  const prices = each === null ? null : pricesOf(each, sheet.pieces, pricing, currency);
+  return (
+    <div className="text-sm">
+      <dl className="grid grid-cols-[1fr_auto] gap-x-3">
+        {COST_PARTS.flatMap((part) => {
+          const own = cost.lines.filter((line) => line.part === part);
+          if (own.length === 0) return [];
+          const hands = part === 'hands' ? `, ${own.map((line) => amountWords(line, showing)).join('')}` : '';
+          return [
+            <dt key={part}>
+              {COST_PART_NAMES[part]}
+              {hands}
+            </dt>,
+            <dd key={`${part} of it`} className="text-right">
+              {money(sumOfBounds(own.map((line) => line.cost)))}
+            </dd>,
+          ];
+        })}
+        <dt className="font-semibold">Together</dt>
+        <dd className="text-right font-semibold">{money(cost.total)}</dd>
+        <dt className="font-semibold">Each of {counted(sheet.pieces, 'piece', 'pieces')}</dt>
+        <dd className="live rounded px-1 text-right font-semibold">
+          {cost.perPiece ? money(cost.perPiece) : '–'}
+        </dd>
+      </dl>
+      {missing.length > 0 && (
+        <p className="text-warning">
+          No price is known of {listed(missing)}: type it at its lot on the{' '}
+          <a className="link" href="/shelf">
+            shelf
+          </a>
+          .
+        </p>
+      )}
+      {prices ? (
+        <>
+          <h3 className="mt-2 font-semibold">Price of a piece</h3>
+          <PriceRow name="Retail" price={prices.retail} />
+          <PriceRow name="Wholesale" price={prices.wholesale} />
+          <p>
+            {prices.breakEven === null
+              ? 'Nothing stays of a sale.'
+              : `The batch is paid for by ${counted(prices.breakEven, 'piece', 'pieces')} at retail${prices.breakEven > sheet.pieces ? ', more than it makes' : ''}.`}
+          </p>
+        </>
+      ) : (
+        each !== null && <p className="text-warning">Margin and fees together leave nothing of a price.</p>
+      )}
+      <p className="quiet">
+        From the lots that are taken next, as they are priced. Margin, tax, fees, hands:{' '}
+        <a className="link" href="/house-rules#money">
+          house rules
+        </a>
+        .
+      </p>
+    </div>
+  );
+}
+
+function PriceRow({ name, price }: { name: string; price: Price }) {
+  const { rules } = usePlanPage();
+  const { locale } = useShowing();
+  const money = (minor: number) =>
+    boundsWords({ leastMinor: minor, mostMinor: minor }, rules.currency, locale);
+  const { grossMinor, taxMinor, feeMinor, earnedMinor, margin } = price;
+  const off = [
+    taxMinor > 0 ? `${money(taxMinor)} tax` : '',
+    feeMinor > 0 ? `${money(feeMinor)} fees` : '',
+    `${money(earnedMinor)} earned, ${showPercent(margin, locale, 0)} of it`,
+  ].filter((words) => words !== '');
+  return (
+    <p>
+      {name} <strong>{money(grossMinor)}</strong>: {off.join(', ')}
+    </p>
+  );
+}

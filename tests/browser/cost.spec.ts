@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import type { Run } from '../../src/core/run/run';
+import { fragrance } from '../support/planFiles';
+import { nextEvent } from '../support/runs';
+import { startServer, temporaryFolder } from '../support/server';
+import { looksRight } from './looksRight';
+import { given, ownFile } from './workshop';
+
+test('a plan says what it costs and sells for, and a run what it really cost, by its causes; a price that is not known is asked for', async ({
+  page,
+  playwright,
+}) => {
+  // A workshop of its own: what hands cost is asked of the house rules.
+  const folder = temporaryFolder();
+  const server = await startServer(folder.path);
+  const request = await playwright.request.newContext({ baseURL: server.base });
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  const file = ownFile([[fragrance({ name: 'Cost scent' }), '2 %']]);
+  const { id } = await given(request, file);
+  const [base, scent] = ['base', 'fragrance'].map((of) => file.materials.find(({ kind }) => kind === of));
+  const buy = async (materialId: string | undefined, price: string | null, amount: number) => {
+    const answer = await request.post('/api/lots', {
+      data: {
+        item: { kind: 'material', id: materialId },
+        ...{ number: 'C-1', boughtOn: '2026-01-05', price, discountFraction: 0, amount },
+        ...{ bestBefore: null, openedOn: null, note: '' },
+      },
+      headers: { 'idempotency-key': crypto.randomUUID() },
+    });
+    expect(answer.status()).toBe(201);
+    return (await answer.json()).item.id as string;
+  };
+  await buy(base?.id, '100', 10_000);
+  const unpriced = await buy(scent?.id, null, 500);
+
+  await page.goto(`${server.base}/plans/${id}`);
+  await page.getByText('What it costs').click();
+  await expect(page.getByText(`No price is known of ${scent?.name}`)).toBeVisible();
+  await expect(page.getByText(/^at least €/).first()).toBeVisible();
+  await expect(page.getByText('Price of a piece')).toHaveCount(0);
+  const lot = (await (await request.get(`/api/lots?material=${scent?.id}`)).json())[0];
+  const priced = await request.put(`/api/lots/${unpriced}`, {
+    data: { item: { ...lot.item, price: '100' }, revision: lot.revision },
+  });
+  expect(priced.status()).toBe(200);
+  await page.reload();
+  await page.getByText('What it costs').click();
+  // Base at 0.01 and scent at 0.2 a gram.
+  const { sheet } = await (
+    await request.post('/api/sheet', { data: await (await request.get(`/api/plans/${id}/export`)).json() })
+  ).json();
+  const baseG = sheet.totals.baseG;
+  const costs = baseG * 0.01 + baseG * 0.02 * 0.2;
+  const term = (name: string) => page.locator('dt', { hasText: name }).locator('+ dd');
+  await expect(term('Together')).toHaveText(`€${costs.toFixed(2)}`);
+  await expect(term('Each of')).toHaveText(`€${(costs / sheet.pieces).toFixed(2)}`);
+  await expect(page.getByText(/^Retail €/)).toBeVisible();
+  await looksRight(page, 'what a plan costs');
+
+  // Ten parts of a hundred too much base is weighed, and one of six bars is not good.
+  let run: Run = await (
+    await request.post('/api/runs', { data: { id: crypto.randomUUID(), planId: id } })
+  ).json();
+  const send = async (event: unknown) => {
+    const data = { eventId: crypto.randomUUID(), event };
+    run = await (await request.post(`/api/runs/${run.id}/events`, { data })).json();
+  };
+  for (let event = nextEvent(run, 1.1); event; event = nextEvent(run, 1.1)) await send(event);
+  await send({ kind: 'finished', verdict: 'good', goodPieces: sheet.pieces - 1, note: '' });
+  await page.goto(`${server.base}/log/${run.id}`);
+  const cost = page.getByRole('region', { name: 'What it cost, planned and really' });
+  await expect(cost.getByRole('row', { name: /^Together/ })).toContainText(
+    `€${costs.toFixed(2)} €${(costs * 1.1).toFixed(2)}`,
+  );
+  await expect(cost).toContainText(`${base?.name}: +€${(baseG * 0.001).toFixed(2)} for more of it`);
+  await expect(cost).toContainText(`as ${sheet.pieces - 1} carry it and not ${sheet.pieces}`);
+  await page.goto(`${server.base}/plans?q=${encodeURIComponent(file.plan.name)}`);
+  await expect(page.getByText(`€${(costs / sheet.pieces).toFixed(2)} of materials`)).toBeVisible();
+  await request.dispose();
+  await server.stop();
+  folder.remove();
+});
