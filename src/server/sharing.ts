@@ -40,7 +40,7 @@ const NEVER = /^\/(?:api\/)?(?:devices|copies)(?:\/|$)/;
 /** Work at the bench, and what is only worked out. */
 const AT_THE_BENCH =
   /^\/api\/(?:files|rack\/air|runs(?:\/[^/]+\/(?:events|readings))?|sheet|pour-plan|recipe|plans\/meet|instruments\/[^/]+\/readings)$/;
-const READINGS = /^\/api\/instruments\/[^/]+\/readings$/;
+const READINGS = /^\/api\/(?:instruments\/[^/]+\/readings|rack\/air)$/;
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
 /**
@@ -53,7 +53,11 @@ export function checkDevice({ may }: FromDevice, method: string, pathname: strin
     throw new Problem(403, 'only-here', 'This can only be done on the machine that Idle Tallow runs on.');
   if (may === 'send') {
     if (method === 'POST' && READINGS.test(pathname)) return;
-    throw new Problem(403, 'sends-only', 'This instrument sends readings, and does nothing else.');
+    throw new Problem(
+      403,
+      'sends-only',
+      'This instrument sends readings and the air of the rack, and does nothing else.',
+    );
   }
   if (may === 'all' || READS.has(method) || (method === 'POST' && AT_THE_BENCH.test(pathname))) return;
   throw new Problem(

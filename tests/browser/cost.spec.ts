@@ -74,6 +74,30 @@ test('a plan says what it costs and sells for, and a run what it really cost, by
   );
   await expect(cost).toContainText(`${base?.name}: +€${(baseG * 0.001).toFixed(2)} for more of it`);
   await expect(cost).toContainText(`as ${sheet.pieces - 1} carry it and not ${sheet.pieces}`);
+  // What is in it, in order: the base by its list, the scent by its name and its allergens.
+  await page.getByText('Ingredients in order').click();
+  await expect(page.getByText(`No list of ingredients: ${base?.name}`)).toBeVisible();
+  const material = (await (await request.get(`/api/materials/${base?.id}`)).json()) as {
+    item: object;
+    revision: number;
+  };
+  const listed = { ...material.item, inci: ['Glycerin', 'AQUA', 'Sodium Stearate'] };
+  const saved = await request.put(`/api/materials/${base?.id}`, {
+    data: { item: listed, revision: material.revision },
+  });
+  expect(saved.status()).toBe(200);
+  const again = await request.post('/api/runs', { data: { id: crypto.randomUUID(), planId: id } });
+  run = await again.json();
+  for (let event = nextEvent(run); event; event = nextEvent(run)) await send(event);
+  await send({ kind: 'finished', verdict: 'good', goodPieces: sheet.pieces, note: '' });
+  await page.goto(`${server.base}/log/${run.id}`);
+  await page.getByText('Ingredients in order').click();
+  await expect(page.getByText('Glycerin, Aqua, Sodium Stearate, Parfum', { exact: true })).toBeVisible();
+  await expect(page.getByText('Glycerin, Water, Sodium Stearate, Fragrance', { exact: true })).toBeVisible();
+  // 102 g of which 100 are base: a third of it at the least, and all of it but next to nothing at the most.
+  await expect(page.getByRole('row', { name: /^Glycerin/ })).toContainText('32.7 to 98 %');
+  await expect(page.getByRole('row', { name: /^Parfum/ })).toContainText('2 %');
+  await looksRight(page, 'what a run cost and holds');
   await page.goto(`${server.base}/plans?q=${encodeURIComponent(file.plan.name)}`);
   await expect(page.getByText(`€${(costs / sheet.pieces).toFixed(2)} of materials`)).toBeVisible();
   await request.dispose();

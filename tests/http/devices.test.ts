@@ -141,8 +141,14 @@ test('a tablet is let in by a code, once; it works at the bench and reads, does 
   const authorized = { authorization: `Bearer ${token}`, 'content-type': 'text/plain' };
   const readings = '/api/instruments/Scale/readings';
   assert.deepEqual(JSON.parse((await device('POST', readings, authorized, 'ST 12.4 g')).text), { taken: 1 });
+  // The air of the rack is such a reading.
+  const air = JSON.stringify({ id: crypto.randomUUID(), tempC: 20.5, humidity: 0.61 });
+  const json = { ...authorized, 'content-type': 'application/json' };
+  assert.equal((await device('POST', '/api/rack/air', json, air)).status, 201);
+  assert.equal((await send(base, 'GET', '/api/rack/air')).body.humidity, 0.61);
   for (const [method, path] of [
     ['GET', '/bench'],
+    ['GET', '/api/rack/air'],
     ['GET', '/api/plans'],
     ['POST', '/api/runs'],
     ['POST', `/api/runs/${runId}/events`],

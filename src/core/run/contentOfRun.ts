@@ -1,9 +1,15 @@
 import { type Held, shares } from '../materials/scrap';
-import { contentOf, isInherited, type SheetEmbed, type SheetLine, type SheetPour } from '../plan/sheet';
+import {
+  contentOf,
+  isInherited,
+  type Sheet,
+  type SheetEmbed,
+  type SheetLine,
+  type SheetPour,
+} from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
 import { basesOfTasks } from './jugBase';
 import type { Progress } from './progress';
-import type { RunSoFar } from './run';
 
 /** A material with its mass in what was made, g. */
 type Part = Omit<Held, 'ofScrap'> & { massG: number };
@@ -15,7 +21,7 @@ type Part = Omit<Held, 'ofScrap'> & { massG: number };
  * @param pourIndexes none for all pours, with what was set into them and laid on them
  */
 export function contentOfRun(
-  { snapshot: { sheet } }: Pick<RunSoFar, 'snapshot'>,
+  { snapshot: { sheet } }: { snapshot: { sheet: Sheet } },
   so: Pick<Progress, 'tasks'>,
   pourIndexes: readonly number[],
 ): Held[] | null {

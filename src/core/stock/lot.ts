@@ -5,7 +5,8 @@ import type { lotSchema, newLotSchema } from './lotSchema';
 export type Lot = z.infer<typeof lotSchema>;
 export type NewLot = z.infer<typeof newLotSchema>;
 
-/** Price of one gram or piece after the discount, in minor units; null when the price is not known. */
-export function minorPerOne({ price, discountFraction, amount }: Lot): number | null {
-  return price === null ? null : (minorUnitsOf(price) * (1 - discountFraction)) / amount;
+/** Price of one gram or piece after the discount, with its postage, in minor units; null when the price is not known. */
+export function minorPerOne({ price, discountFraction, postage, amount }: Lot): number | null {
+  if (price === null) return null;
+  return (minorUnitsOf(price) * (1 - discountFraction) + minorUnitsOf(postage ?? '0')) / amount;
 }

@@ -103,5 +103,9 @@ test('a discount lowers the cost of a gram', () => {
       720_000 / 11500,
     ),
   );
+  // 80 less a tenth, and 6 of postage, for 11.5 kg.
+  const sent = { ...facts, price: '80', discountFraction: 0.1, postage: '6', amount: 11500 };
+  assert.ok(isClose(minorPerOne(sent) ?? 0, 780_000 / 11500));
+  assert.equal(minorPerOne({ ...sent, price: null }), null);
   assert.equal(minorPerOne({ ...facts, price: null, discountFraction: 0, amount: 1 }), null);
 });

@@ -39,6 +39,7 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
       text: figureField({ unit: '%', least: 0, most: 100 }, 0.01),
       first: '0',
     },
+    { key: 'postage', text: unknownField(moneyField({ unit: '', least: 0, most: 1e6 })), first: '' },
     { key: 'bestBefore', text: unknownField(dayField), first: '' },
     { key: 'openedOn', text: unknownField(dayField), first: '' },
     { key: 'note', text: textField(2000), first: '' },
@@ -47,7 +48,7 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
 );
 
 export function writeLot(lot: Lot, context: TextContext): RecordTexts {
-  return writeTexts(LOT_FIELDS, { ...lot }, context);
+  return writeTexts(LOT_FIELDS, { ...lot, postage: lot.postage ?? null }, context);
 }
 
 /** The lot that texts say, without an id. */

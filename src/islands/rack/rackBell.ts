@@ -1,6 +1,6 @@
 import type { RackCall } from '../../core/rack/rackCall';
+import { callOnce } from '../bench/callOnce';
 import { onThisBench } from '../bench/onThisBench';
-import { callApi } from '../shared/api';
 
 /** Asked again at the least so often: another screen may have felt or taken out what was due. */
 const ASKED_MS = 60_000;
@@ -8,7 +8,7 @@ const SOONEST_MS = 1_000;
 
 interface Answer {
   nowMs: number;
-  calls: RackCall[];
+  calls: (RackCall & { words: string })[];
 }
 
 /**
@@ -24,32 +24,26 @@ export function rackBell(mark: HTMLElement, isBench: boolean): void {
   aloud.className = 'sr-only';
 
   async function ask() {
-    const answer = await callApi<Answer>('GET', '/api/rack/due');
     // Without the server nothing is known: it is asked again.
-    const waitMs = answer.success ? await tell(answer.data) : ASKED_MS;
+    const answer = await fetch('/api/rack/due').catch(() => null);
+    const waitMs = answer?.ok ? tell(await answer.json()) : ASKED_MS;
     setTimeout(() => void ask(), waitMs);
   }
 
-  async function tell({ nowMs, calls }: Answer): Promise<number> {
+  function tell({ nowMs, calls }: Answer): number {
     const due = calls.filter(({ dueMs }) => dueMs <= nowMs);
     const [next] = calls.filter(({ dueMs }) => dueMs > nowMs);
     mark.hidden = due.length === 0;
     aloud.textContent = ' due on the rack';
     mark.replaceChildren(`${due.length}`, aloud);
-    if (due.length > 0) await call(due);
+    if (due.length > 0) call(due);
     else if (!isBench && document.title === shown) document.title = shown = title;
     return next ? Math.min(ASKED_MS, Math.max(SOONEST_MS, next.dueMs - nowMs)) : ASKED_MS;
   }
 
-  async function call(due: readonly RackCall[]) {
-    const [{ callOnce }, { callWords }] = await Promise.all([
-      import('../bench/callOnce'),
-      import('../../words/en/rack/rackWords'),
-    ]);
+  function call(due: Answer['calls']) {
     const here = new Set(isBench ? onThisBench() : []);
-    const calls = due
-      .filter(({ runId }) => !here.has(runId))
-      .map((each) => ({ runId: each.runId, id: each.id, words: callWords(each) }));
+    const calls = due.filter(({ runId }) => !here.has(runId));
     callOnce(calls);
     const [first] = calls;
     if (!isBench && first && document.title === shown) document.title = shown = `● ${first.words} – ${title}`;

@@ -105,7 +105,7 @@ function unitOf(
   { kind }: Material,
   currency: string,
 ): { unit?: string } {
-  if (key === 'price') return { unit: currency };
+  if (key === 'price' || key === 'postage') return { unit: currency };
   if (key === 'amount') return { unit: isCounted(kind) ? 'pieces' : 'g' };
   return unit ? { unit } : {};
 }

@@ -214,6 +214,7 @@ function LotFacts({ lot, isCounted: counted, currency }: FactsProps) {
       Bought {showDay(lot.boughtOn, locale)}
       {lot.price !== null && `, ${showMoney(minorUnitsOf(lot.price), currency, locale)}`}
       {lot.discountFraction > 0 && ` less ${showNumber(lot.discountFraction * 100, 1, locale, 0)} %`}
+      {lot.postage && ` and ${showMoney(minorUnitsOf(lot.postage), currency, locale)} postage`}
       {cost !== null &&
         (counted
           ? `: ${showMoney(cost, currency, locale)} a piece`

@@ -1,6 +1,10 @@
 import { endpoint } from '../../../server/endpoint';
 import { rackCalls } from '../../../server/rack';
 import { workshop } from '../../../server/workshop';
+import { callWords } from '../../../words/en/rack/rackWords';
 
-/** What calls to the rack, for whatever screen is open. */
-export const GET = endpoint(() => ({ body: rackCalls(workshop()) }));
+/** What calls to the rack, as it is called out, for whatever screen is open. */
+export const GET = endpoint(() => {
+  const { nowMs, calls } = rackCalls(workshop());
+  return { body: { nowMs, calls: calls.map((call) => ({ ...call, words: callWords(call) })) } };
+});

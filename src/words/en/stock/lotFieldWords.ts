@@ -7,6 +7,7 @@ export const LOT_FIELD_WORDS = {
   amount: { label: 'Amount' },
   price: { label: 'Price' },
   discountFraction: { label: 'Discount' },
+  postage: { label: 'Postage, its share' },
   bestBefore: { label: 'Best before' },
   openedOn: { label: 'Opened' },
   note: { label: 'Note' },
