@@ -24,7 +24,7 @@ export interface Ingredient {
   /** It stands for a pack without a list. */
   isUnlisted: boolean;
   isColorant: boolean;
-  /** It might as well stand after the one that follows it here. */
+  /** It might have to stand after the one that follows it here. */
   maySwap: boolean;
   /** Not above 1 % for certain: it may stand in any order among such. */
   isBelowLine: boolean;
@@ -61,13 +61,32 @@ export function ingredientsOf(packs: readonly Pack[]): Ingredients {
   const isRead = (pack: Read) => mostOfPack(pack, new Map()) !== null;
   const contradicted = packs.filter((_, place) => !isRead(read[place] as Read)).map(({ name }) => name);
   const told = read.map((pack) => (isRead(pack) ? pack : { ...pack, known: new Map<number, number>() }));
-  const most = (signs: ReadonlyMap<string, number>) =>
-    told.reduce((sum, pack) => {
+  const mosts = (signs: ReadonlyMap<string, number>) =>
+    told.map((pack) => {
       const weights = new Map<number, number>();
       for (const [key, sign] of signs)
         for (const place of pack.places.get(key) ?? []) weights.set(place, (weights.get(place) ?? 0) + sign);
-      return weights.size === 0 ? sum : sum + (pack.massG / wholeG) * (mostOfPack(pack, weights) ?? 0);
-    }, 0);
+      return weights.size === 0
+        ? { pack, weights, most: 0 }
+        : { pack, weights, most: (pack.massG / wholeG) * (mostOfPack(pack, weights) ?? 0) };
+    });
+  const most = (signs: ReadonlyMap<string, number>) => mosts(signs).reduce((sum, each) => sum + each.most, 0);
+  /** Below every line it is not above 1 %, and may stand anywhere among such: that it may be more counts only above one. */
+  const mayBeMore = (key: string, than: string) => {
+    const parts = mosts(
+      new Map([
+        [key, 1],
+        [than, -1],
+      ]),
+    );
+    const all = parts.reduce((sum, each) => sum + each.most, 0);
+    return parts.some((part) => {
+      const place = Math.min(...(part.pack.places.get(key) ?? []));
+      if (!Number.isFinite(place)) return false;
+      const above = mostOfPack(part.pack, part.weights, place + 1);
+      return above !== null && all - part.most + (part.pack.massG / wholeG) * above > CLOSE;
+    });
+  };
   const all = [...names].map(([key, of]) => {
     const upper = most(new Map([[key, 1]]));
     return {
@@ -88,15 +107,7 @@ export function ingredientsOf(packs: readonly Pack[]): Ingredients {
     list: sorted.map(({ key, ...each }, place) => {
       const next = sorted[place + 1];
       const isFree = next === undefined || next.isColorant !== each.isColorant;
-      const maySwap =
-        !isFree &&
-        most(
-          new Map([
-            [next.key, 1],
-            [key, -1],
-          ]),
-        ) > CLOSE;
-      return { ...each, maySwap };
+      return { ...each, maySwap: !isFree && mayBeMore(next.key, key) };
     }),
   };
 }

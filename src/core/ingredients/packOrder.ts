@@ -22,12 +22,13 @@ const CLOSE = 1e-9;
  * Kantorovich, 1939; G. B. Dantzig, 1957).
  *
  * @param weights by place; what is missing counts nothing
+ * @param above so many are above the line at the least
  * @returns null where no shares can be so: the list contradicts what is known
  * @example mostOfPack({ count: 2, known: new Map() }, new Map([[1, 1]])) // 0.5: the second is half at the most
  */
-export function mostOfPack(pack: PackOrder, weights: ReadonlyMap<number, number>): number | null {
+export function mostOfPack(pack: PackOrder, weights: ReadonlyMap<number, number>, above = 0): number | null {
   let most: number | null = null;
-  for (let line = 0; line <= pack.count; line++) {
+  for (let line = above; line <= pack.count; line++) {
     const here = mostAtLine(pack, weights, line);
     if (here !== null && (most === null || here > most)) most = here;
   }
