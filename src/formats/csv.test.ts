@@ -127,6 +127,9 @@ test('lots come back unchanged, and need their material', () => {
       ['same'],
     );
     assert.match(judge('lots', written)[0]?.faults[0]?.reason ?? '', /not on the shelf/);
+    const sent = { ...shelf, lots: stored(lots.map((lot) => ({ ...lot, postage: '1.5' }))) };
+    const [back] = judge('lots', lotsCsv(sent, style), { materials: shelf.materials, lots: [] });
+    assert.equal((back?.item as { postage?: string })?.postage, '1.5');
   }
 });
 

@@ -55,6 +55,8 @@ test('a plan says what it costs and sells for, and a run what it really cost, by
   await expect(term('Together')).toHaveText(`€${costs.toFixed(2)}`);
   await expect(term('Each of')).toHaveText(`€${(costs / sheet.pieces).toFixed(2)}`);
   await expect(page.getByText(/^Retail €/)).toBeVisible();
+  await page.getByText('Ingredients in order').click();
+  await expect(page.getByText(`${base?.name}, Parfum`, { exact: true })).toBeVisible();
   await looksRight(page, 'what a plan costs');
 
   // Ten parts of a hundred too much base is weighed, and one of six bars is not good.

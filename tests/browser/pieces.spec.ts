@@ -208,3 +208,58 @@ test('a loaf of the day before is cut, its ends go into two jars, are melted aga
   await list.getByRole('listitem').filter({ hasText: 'White ends' }).getByRole('button').click();
   await expect(page.getByRole('alert')).toContainText('Some of it has been used since');
 });
+
+test('cubes are made, cut and kept, set into another plan as parts, and a lot is traced through them to the end', async ({
+  page,
+  request,
+}) => {
+  const scent = fragrance({ name: 'Cube scent' });
+  const cubes = ownFile([[scent, '2 %']], { pieces: 6 });
+  const { id } = await given(request, cubes);
+  const own = cubes.materials.find(({ kind }) => kind === 'fragrance');
+  const bought = await request.post('/api/lots', {
+    data: {
+      item: { kind: 'material', id: own?.id },
+      ...{ number: 'R-52', boughtOn: '2026-01-05', price: null, discountFraction: 0, amount: 500 },
+      ...{ bestBefore: null, openedOn: null, note: '' },
+    },
+    headers: { 'idempotency-key': crypto.randomUUID() },
+  });
+  const run = await made(request, id);
+  await page.goto(`/rack/${run.id}?round=1`);
+  const list = page.getByRole('region', { name: 'Cut and set aside' });
+  // Two pieces into four each: eight small ones, and four that were not cut.
+  await page.getByRole('button', { name: 'Cut', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Pieces' }).fill('2');
+  await page.getByLabel('Gave').fill('8');
+  await page.getByRole('button', { name: 'It is cut' }).click();
+  await expect(list).toContainText('2 pieces into 8');
+  await page.getByRole('button', { name: 'Set aside', exact: true }).click();
+  await page.getByRole('radio', { name: 'Pieces' }).check();
+  await page.getByRole('textbox', { name: 'Pieces' }).fill('4');
+  await page.getByRole('radio', { name: 'Kept to be set in' }).check();
+  await page.getByRole('button', { name: 'It is set aside' }).click();
+  await expect(list).toContainText(/4 pieces, .*kept to be set in/);
+
+  // Twelve wedges of another plan take three of the four.
+  const outer = ownFile([], { pieces: 6 });
+  const wedges = await given(request, outer);
+  await page.goto(`/plans/${wedges.id}`);
+  await page.getByText('How it is poured, what is set in').click();
+  await page.getByRole('button', { name: 'Set pieces in' }).click();
+  await page.getByRole('combobox', { name: 'Set in', exact: true }).selectOption({ label: cubes.plan.name });
+  await page.getByLabel('In each cavity').fill('2');
+  await page.getByLabel('Cut each into').fill('4');
+  await page.getByLabel('Cut each into').blur();
+  await expect(page.getByText(/out of 3 whole ones/)).toBeVisible();
+  await expect
+    .poll(async () => (await (await request.get(`/api/plans/${wedges.id}`)).json()).plan.pours[0].embeds?.[0])
+    .toMatchObject({ perPiece: 2, partsOfOne: 4 });
+  const second = await made(request, wedges.id);
+  await sent(request, second.id, { kind: 'finished', verdict: 'good', goodPieces: 6, note: '' });
+  const left = await (await request.get(`/api/lots?material=${id}`)).json();
+  expect(left[0].left).toBe(1);
+  await page.goto(`/trace/${(await bought.json()).item.id}`);
+  await expect(page.getByRole('row').filter({ hasText: outer.plan.name })).toContainText(`Batch ${run.code}`);
+  await expect(page.getByRole('row').filter({ hasText: cubes.plan.name })).toContainText('kept to be set in');
+});

@@ -53,11 +53,22 @@ export function pricesMissing({ lines }: Pick<Cost, 'lines'>): string[] {
   return [...new Set(lines.flatMap(({ cost, name }) => (certainMinor(cost) === null ? [name] : [])))];
 }
 
-/** What a material is in a sheet. */
-export function partOf({ pours, packaging }: Sheet, materialId: string): CostPart {
-  if (pours.some((pour) => baseParts(pour).some(({ id }) => id === materialId))) return 'base';
-  if (packaging.some((packed) => packed.materialId === materialId)) return 'packaging';
-  return pours.some(({ embeds }) => embeds.some(({ id }) => id === materialId)) ? 'set-in' : 'dose';
+const PARTS = new WeakMap<Sheet, ReadonlyMap<string, CostPart>>();
+
+/** What a material is in a sheet; a dose, where the sheet does not name it. */
+export function partOf(sheet: Sheet, materialId: string): CostPart {
+  const known = PARTS.get(sheet) ?? partsOf(sheet);
+  PARTS.set(sheet, known);
+  return known.get(materialId) ?? 'dose';
+}
+
+/** A base that is set in, too, is a base. */
+function partsOf({ pours, packaging }: Sheet): Map<string, CostPart> {
+  return new Map<string, CostPart>([
+    ...pours.flatMap(({ embeds }) => embeds.map(({ id }): [string, CostPart] => [id, 'set-in'])),
+    ...packaging.map(({ materialId }): [string, CostPart] => [materialId, 'packaging']),
+    ...pours.flatMap((pour) => baseParts(pour).map(({ id }): [string, CostPart] => [id, 'base'])),
+  ]);
 }
 
 /**

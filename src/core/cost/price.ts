@@ -1,5 +1,5 @@
 import type { PriceEnding, Pricing } from '../houseRules/pricing';
-import { MINOR_DIGITS } from '../units/money';
+import { MINOR_DIGITS, payableStep } from '../units/money';
 
 /** What a price ends on: up to the next of these parts of a whole unit. */
 const ENDS: Record<Exclude<PriceEnding, 'none'>, readonly number[]> = {
@@ -73,11 +73,7 @@ function priceFor(
 /** Rounded up to what the currency is paid in, and to the ending; a currency without parts of a unit has no such ending. */
 function endedOn(minor: number, ending: PriceEnding, currency: string): number {
   const unit = 10 ** MINOR_DIGITS;
-  const { maximumFractionDigits = 2 } = new Intl.NumberFormat('en', {
-    style: 'currency',
-    currency,
-  }).resolvedOptions();
-  const step = unit / 10 ** maximumFractionDigits;
+  const step = payableStep(currency);
   const paid = Math.max(0, Math.ceil(minor / step - 1e-9)) * step;
   const ends = ending === 'none' || paid === 0 ? [] : ENDS[ending].map((part) => part * unit);
   const payable = ends.filter((end) => end % step === 0);

@@ -13,7 +13,7 @@ export const lotSchema = z.strictObject({
   price: moneySchema.nullable(),
   discountFraction: z.number().min(0).max(1),
   /** Its share of what sending it cost; left out where there was none, or it is in the price. */
-  postage: moneySchema.nullable().optional(),
+  postage: moneySchema.optional(),
   /** What came: grams, or pieces of what is counted. */
   amount: z.number().positive().max(1e6),
   bestBefore: z.iso.date().nullable(),

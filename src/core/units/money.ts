@@ -15,6 +15,22 @@ export function minorUnitsOf(text: string): number {
   return Number(whole + part.padEnd(MINOR_DIGITS, '0'));
 }
 
+const FORMATS = new Map<string, Intl.NumberFormat>();
+
+/** How money of a currency is written; made once for each, as that takes longer than writing it. */
+export function moneyFormat(currency: string, locale: string): Intl.NumberFormat {
+  const key = `${currency} ${locale}`;
+  const known = FORMATS.get(key) ?? new Intl.NumberFormat(locale, { style: 'currency', currency });
+  FORMATS.set(key, known);
+  return known;
+}
+
+/** What a currency is paid in at the least, minor units. */
+export function payableStep(currency: string): number {
+  const { maximumFractionDigits = 2 } = moneyFormat(currency, 'en').resolvedOptions();
+  return 10 ** (MINOR_DIGITS - maximumFractionDigits);
+}
+
 /**
  * An amount as it is shown and added up: rounded to what its currency is paid in, so that rows make their sum.
  *
@@ -23,11 +39,7 @@ export function minorUnitsOf(text: string): number {
  * @example payable(65730, 'EUR') // 65700, which is 6.57
  */
 export function payable(minor: number, currency: string): number {
-  const { maximumFractionDigits = 2 } = new Intl.NumberFormat('en', {
-    style: 'currency',
-    currency,
-  }).resolvedOptions();
-  const step = 10 ** (MINOR_DIGITS - maximumFractionDigits);
+  const step = payableStep(currency);
   return Math.round(minor / step) * step;
 }
 

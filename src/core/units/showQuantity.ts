@@ -1,5 +1,5 @@
 import { G_PER_LB, G_PER_OZ } from './factors';
-import { MINOR_DIGITS } from './money';
+import { MINOR_DIGITS, moneyFormat } from './money';
 
 /** The two systems a workshop may read weights in. Stored figures are always grams. */
 export type UnitSystem = 'metric' | 'us';
@@ -91,5 +91,5 @@ export function showTemperature(tempC: number, { system, locale }: Showing, digi
 
 /** An amount of money, in minor units, in a currency of ISO 4217: 32,000 are “€3.20”. */
 export function showMoney(minor: number, currency: string, locale: string): string {
-  return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(minor / 10 ** MINOR_DIGITS);
+  return moneyFormat(currency, locale).format(minor / 10 ** MINOR_DIGITS);
 }

@@ -68,6 +68,14 @@ export function unknownField<Value>(field: FieldText<Value>): FieldText<Value | 
   };
 }
 
+/** Empty means that there is none: the record leaves it out. */
+export function absentField<Value>(field: FieldText<Value>): FieldText<Value | undefined> {
+  return {
+    write: (value, context) => (value === undefined ? '' : field.write(value, context)),
+    read: (text, context) => (text.trim() === '' ? ok(undefined) : field.read(text, context)),
+  };
+}
+
 /** One of some codes; a file may also hold what the code is called. */
 export function choiceField<Code extends string>(names: Record<Code, string>): FieldText<Code> {
   const codes = Object.keys(names) as Code[];

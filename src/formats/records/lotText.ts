@@ -1,8 +1,9 @@
-import type { Result } from '../../core/result';
+import { ok, type Result } from '../../core/result';
 import type { Lot, NewLot } from '../../core/stock/lot';
 import { newLotSchema } from '../../core/stock/lotSchema';
 import { LOT_FIELD_WORDS } from '../../words/en/stock/lotFieldWords';
 import {
+  absentField,
   dayField,
   figureField,
   moneyField,
@@ -39,7 +40,7 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
       text: figureField({ unit: '%', least: 0, most: 100 }, 0.01),
       first: '0',
     },
-    { key: 'postage', text: unknownField(moneyField({ unit: '', least: 0, most: 1e6 })), first: '' },
+    { key: 'postage', text: absentField(moneyField({ unit: '', least: 0, most: 1e6 })), first: '' },
     { key: 'bestBefore', text: unknownField(dayField), first: '' },
     { key: 'openedOn', text: unknownField(dayField), first: '' },
     { key: 'note', text: textField(2000), first: '' },
@@ -48,7 +49,7 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
 );
 
 export function writeLot(lot: Lot, context: TextContext): RecordTexts {
-  return writeTexts(LOT_FIELDS, { ...lot, postage: lot.postage ?? null }, context);
+  return writeTexts(LOT_FIELDS, { ...lot }, context);
 }
 
 /** The lot that texts say, without an id. */
@@ -57,5 +58,9 @@ export function readLot(
   texts: RecordTexts,
   context: TextContext,
 ): Result<NewLot, TextFault[]> {
-  return readTexts(LOT_FIELDS, newLotSchema, { item: { kind: 'material', id: materialId } }, texts, context);
+  const given = { item: { kind: 'material', id: materialId } };
+  const read = readTexts(LOT_FIELDS, newLotSchema, given, texts, context);
+  if (!read.success) return read;
+  const { postage, ...lot } = read.data;
+  return ok(postage === undefined ? lot : { ...lot, postage });
 }

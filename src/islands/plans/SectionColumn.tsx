@@ -10,6 +10,7 @@ import { OpenedLater } from './OpenedLater';
 import { SectionPanel } from './SectionPanel';
 
 const PlanCost = lazy(() => import('./PlanCost'));
+const PlanIngredients = lazy(() => import('./PlanIngredients'));
 const RecipeOut = lazy(() => import('./RecipeOut'));
 const WhichMold = lazy(() => import('./WhichMold'));
 const WorkBackwards = lazy(() => import('./WorkBackwards'));
@@ -55,6 +56,11 @@ export function SectionColumn({ file, sheet, pourIndex, findings, context, stock
       {sheet && isInMold && (
         <OpenedLater title="What it costs">
           <PlanCost sheet={sheet} stock={stock} tasks={tasks} />
+        </OpenedLater>
+      )}
+      {sheet && (
+        <OpenedLater title="Ingredients in order">
+          <PlanIngredients sheet={sheet} />
         </OpenedLater>
       )}
       <OpenedLater title="As a recipe">
