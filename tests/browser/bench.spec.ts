@@ -232,7 +232,9 @@ test('a dose is weighed from a scanned lot, overshot with its reason, corrected 
   await expect(page.getByText('All of it was taken as it was weighed.')).toBeVisible();
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
   await page.getByRole('link', { name: 'See it in the Logbook' }).click();
-  await expect(page.getByRole('row', { name: /Scent/ })).toContainText('at first 15.0 g');
+  await expect(
+    page.getByRole('region', { name: /^Weights/ }).getByRole('row', { name: /Scent/ }),
+  ).toContainText('at first 15.0 g');
   await expect(page.getByRole('link', { name: /lot S-1/ })).toBeVisible();
   await page.goto(`/log?q=${code}`);
   await expect(page.getByRole('link', { name: file.plan.name, exact: true })).toBeVisible();
@@ -404,7 +406,12 @@ test('the figure stands whole with its unit, however long it is, in grams and in
   await page.getByLabel('Into the scrap jar').fill('½ oz');
   await page.getByRole('button', { name: 'Into the Logbook' }).click();
   await page.getByRole('link', { name: 'See it in the Logbook' }).click();
-  await expect(page.getByRole('row', { name: /Base/ }).last()).toContainText('27.25 lb');
+  await expect(
+    page
+      .getByRole('region', { name: /^Weights/ })
+      .getByRole('row', { name: /Base/ })
+      .last(),
+  ).toContainText('27.25 lb');
   const run = await (await request.get(`/api/runs/${runId}`)).json();
   expect(run.events.at(-1).event?.toScrapG ?? run.events.at(-1).toScrapG).toBeCloseTo(14.1748, 3);
 });

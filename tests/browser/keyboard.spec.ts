@@ -101,8 +101,12 @@ test('by keyboard alone: new plan, doses, over the cap, mend, bench with 3 % mor
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'See it in the Logbook' }).press('Enter');
   await page.waitForURL(/\/log\//);
-  await expect(page.getByRole('row', { name: /Glaze/ })).toContainText('+2.99 %');
-  await expect(page.getByRole('row', { name: /Bay & Rope/ })).toContainText('18.6 g');
+  await expect(
+    page.getByRole('region', { name: /^Weights/ }).getByRole('row', { name: /Glaze/ }),
+  ).toContainText('+2.99 %');
+  await expect(
+    page.getByRole('region', { name: /^Weights/ }).getByRole('row', { name: /Bay & Rope/ }),
+  ).toContainText('18.6 g');
   await expect(page.getByText('Fair', { exact: true })).toBeVisible();
   await expect(page.getByText('A corner broke.')).toBeVisible();
 });

@@ -45,7 +45,12 @@ test('by touch on a tablet: new plan, a dose too high, mend, bench with the keyp
   await page.getByText('Good', { exact: true }).tap();
   await page.getByRole('button', { name: 'Into the Logbook' }).tap();
   await page.getByRole('link', { name: 'See it in the Logbook' }).tap();
-  await expect(page.getByRole('row', { name: /Base/ }).last()).toContainText('628.1 g');
+  await expect(
+    page
+      .getByRole('region', { name: /^Weights/ })
+      .getByRole('row', { name: /Base/ })
+      .last(),
+  ).toContainText('628.1 g');
 });
 
 test('everything a finger needs on the plan and the bench is 44 px or more', async ({ page, request }) => {
