@@ -104,11 +104,12 @@ for (const [name, path, before] of VIEWS) {
     colorScheme: 'light',
     reducedMotion: 'reduce',
   });
-  // The bench listens for as long as it is open, and asks for nothing else once its tasks are there.
+  // What follows a run listens for as long as it is open, and asks for nothing else once it is drawn.
   const isBench = path.startsWith('/bench/');
-  const listens = isBench || path.startsWith('/rack');
+  const listens = isBench || /^\/(?:rack|log\/)/.test(path);
   await page.goto(server.base + path, { waitUntil: listens ? 'load' : 'networkidle' });
   if (isBench) await page.getByRole('navigation', { name: 'Tasks' }).waitFor();
+  if (path.startsWith('/log/')) await page.getByRole('heading', { name: 'Seen so far' }).waitFor();
   if (path === '/rack') await page.locator('[data-next]').first().waitFor();
   await before?.(page);
   // A plan is whole once its pour plan has its ranges.
