@@ -1,8 +1,7 @@
-import { exactly, sumOfBounds, timesBounds } from '../core/cost/bounds';
+import { exactly } from '../core/cost/bounds';
 import { type Cost, type CostLine, costOf, houseLines, partOf, plannedLines } from '../core/cost/cost';
 import { type CostDifference, differenceOf } from '../core/cost/difference';
 import { plannedHandsS, realHandsS } from '../core/cost/handsTime';
-import { pricePerOne } from '../core/cost/lotPrices';
 import { isCounted } from '../core/materials/material';
 import type { Sheet } from '../core/plan/sheet';
 import { batchLotNumber } from '../core/run/batchCode';
@@ -14,6 +13,7 @@ import { needOf } from '../core/stock/need';
 import { minorUnitsOf } from '../core/units/money';
 import { orNull } from './broken';
 import type { Workshop } from './openWorkshop';
+import { usedLines } from './usedLines';
 
 /** What a run cost, beside what it was planned to. */
 export interface RunCost {
@@ -50,28 +50,6 @@ export function runCost(workshop: Workshop, run: Run): RunCost {
     sheet.pieces,
   );
   return { planned, real, difference: differenceOf(planned, real) };
-}
-
-/** What a run took from each of its lots, and did not give back. */
-function usedLines({ lots, materials }: Workshop, run: Run): CostLine[] {
-  const taken = new Map<string, number>();
-  for (const { lotId, kind, change } of lots.entriesOfRun(run.id))
-    if (kind === 'used' || kind === 'returned') taken.set(lotId, (taken.get(lotId) ?? 0) - change);
-  const lines = new Map<string, CostLine>();
-  for (const [lotId, amount] of taken) {
-    const id = amount > NOTHING ? orNull(() => lots.find(lotId))?.item.item.id : undefined;
-    if (id === undefined) continue;
-    const material = orNull(() => materials.find(id))?.item;
-    const cost = timesBounds(pricePerOne(lotId, lots.stockOf(id)), amount);
-    const before = lines.get(id);
-    lines.set(id, {
-      ...{ part: partOf(run.snapshot.sheet, id), id, name: material?.name ?? id },
-      isCounted: material !== undefined && isCounted(material.kind),
-      amount: amount + (before?.amount ?? 0),
-      cost: before ? sumOfBounds([before.cost, cost]) : cost,
-    });
-  }
-  return [...lines.values()];
 }
 
 /** What went into jars and was kept to be set in: others pay for it. What has no price is left with the run. */

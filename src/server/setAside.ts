@@ -9,10 +9,10 @@ import type { Run, RunEvent } from '../core/run/run';
 import { leftOf } from '../core/stock/stock';
 import { moneyOf } from '../core/units/money';
 import { orNull } from './broken';
-import { costPerOne } from './costPerOne';
 import type { Workshop } from './openWorkshop';
 import { Problem } from './problem';
 import { addLot } from './stock';
+import { costPerOne } from './usedLines';
 
 /** Less is what is left of adding and taking off. */
 const NOTHING = 1e-6;
@@ -189,7 +189,7 @@ function keepPieces(
 /** What something costs by what it holds, at what this run paid for it; null where a price is not known. */
 function costOf(workshop: Workshop, run: Run, holds: readonly Held[] | null, massG: number): number | null {
   if (holds === null) return null;
-  const each = costPerOne(workshop, run.id);
+  const each = costPerOne(workshop, run);
   let sum = 0;
   for (const { materialId, ofScrap } of holds) {
     const minor = each.get(materialId) ?? null;
