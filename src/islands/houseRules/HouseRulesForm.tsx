@@ -46,8 +46,6 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
   );
   /** What the choices were before each change of this page, the last at the end. */
   const [past, setPast] = useState<HouseChoices[]>([]);
-  /** How often something was undone or taken from elsewhere: fields that keep what was typed begin anew. */
-  const [turn, setTurn] = useState(0);
   function choose(next: HouseChoices) {
     setChoices(next);
     queue.want(next);
@@ -62,13 +60,11 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
     const before = past.at(-1);
     if (!before) return;
     setPast(past.slice(0, -1));
-    setTurn(turn + 1);
     choose(before);
   }
   function takeTheirs(theirs: HouseChoices, revision: number) {
     queue.takeTheirs(theirs, revision);
     setPast([]);
-    setTurn(turn + 1);
     setChoices(theirs);
   }
 
@@ -131,14 +127,12 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
             <CurrencyField value={choices.currency} onChange={(currency) => change({ currency })} />
             <MoneyField
               label="An hour of hands"
-              key={`hands ${turn}`}
               value={choices.handsPerHour}
               currency={choices.currency}
               onChange={(handsPerHour) => change({ handsPerHour })}
             />
             <MoneyField
               label="The workshop, a month"
-              key={`fixed ${turn}`}
               value={choices.fixedPerMonth}
               currency={choices.currency}
               onChange={(fixedPerMonth) => change({ fixedPerMonth })}

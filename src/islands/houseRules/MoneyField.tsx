@@ -1,7 +1,8 @@
-import { useId, useState } from 'react';
+import { useEffect, useId, useState } from 'react';
 import { MINOR_DIGITS, moneyOf } from '../../core/units/money';
-import { parseFigure } from '../../core/units/parseFigure';
+import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { explainFigureFault } from '../../words/en/units/figureFault';
+import { UnitInput } from '../shared/UnitInput';
 
 interface Props {
   label: string;
@@ -11,41 +12,43 @@ interface Props {
   onChange(value: string | null): void;
 }
 
+const AMOUNT: FigureRule = { unit: '', least: 0, most: 999_999 };
+
 /** An amount of money, or none; saved once it can be read. */
 export function MoneyField({ label, value, currency, onChange }: Props) {
   const id = useId();
   const [text, setText] = useState(value ?? '');
-  const rule = { unit: currency, least: 0, most: 999_999 };
-  const parsed = text.trim() === '' ? null : parseFigure(text, rule);
-  const fault = parsed && !parsed.success ? explainFigureFault(parsed.error, rule) : null;
+  const said = moneyIn(text);
+
+  useEffect(() => {
+    // It changed from elsewhere (undo, another screen): show it, unless the text already says the same.
+    setText((before) => (moneyIn(before).value === value ? before : (value ?? '')));
+  }, [value]);
+
   return (
-    <div className="flex flex-col">
-      <label htmlFor={id} className="quiet text-xs">
-        {label}
-      </label>
-      <div className="relative">
-        <input
-          id={id}
-          className={`input input-sm w-full pr-10 pointer-coarse:min-h-11 ${fault === null ? '' : 'input-error'}`}
-          inputMode="decimal"
-          autoComplete="off"
-          value={text}
-          aria-invalid={fault !== null}
-          aria-describedby={`${id}-says`}
-          onChange={({ target }) => {
-            setText(target.value);
-            if (target.value.trim() === '') return onChange(null);
-            const read = parseFigure(target.value, rule);
-            if (read.success) onChange(moneyOf(Math.round(read.data * 10 ** MINOR_DIGITS)));
-          }}
-        />
-        <span className="quiet pointer-events-none absolute top-1/2 right-2 -translate-y-1/2 text-xs">
-          {currency}
-        </span>
-      </div>
-      <span id={`${id}-says`} className={`text-xs ${fault === null ? 'quiet' : 'text-error'}`}>
-        {fault ?? (text.trim() === '' ? 'Not reckoned.' : '')}
+    <UnitInput
+      {...{ id, label, text }}
+      unit={currency}
+      isFaulty={said.fault !== null}
+      saysId={`${id}-says`}
+      onText={(next) => {
+        setText(next);
+        const read = moneyIn(next);
+        if (read.value !== undefined) onChange(read.value);
+      }}
+    >
+      <span id={`${id}-says`} className={`text-xs ${said.fault === null ? 'quiet' : 'text-error'}`}>
+        {said.fault ?? (said.value === null ? 'Not reckoned.' : '')}
       </span>
-    </div>
+    </UnitInput>
   );
+}
+
+/** What a text says: nothing is no amount. */
+function moneyIn(text: string): { value: string | null | undefined; fault: string | null } {
+  if (text.trim() === '') return { value: null, fault: null };
+  const read = parseFigure(text, AMOUNT);
+  return read.success
+    ? { value: moneyOf(Math.round(read.data * 10 ** MINOR_DIGITS)), fault: null }
+    : { value: undefined, fault: explainFigureFault(read.error, AMOUNT) };
 }

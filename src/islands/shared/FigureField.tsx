@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useId, useState } from 'react';
 import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { writeFigure } from '../../core/units/writeQuantity';
+import { UnitInput } from './UnitInput';
 
 interface Props {
   label: string;
@@ -31,32 +32,18 @@ export function FigureField({ label, value, rule, disabled, className = '', onCh
   }, [written, rule]);
 
   return (
-    <div className={`flex flex-col ${className}`}>
-      <label htmlFor={id} className="quiet text-xs">
-        {label}
-      </label>
-      <div className="relative">
-        <input
-          id={id}
-          className={`input input-sm w-full pointer-coarse:min-h-11 ${rule.unit ? 'pr-8' : ''} ${parsed.success ? '' : 'input-error'}`}
-          inputMode={rule.whole ? 'numeric' : 'decimal'}
-          autoComplete="off"
-          value={text}
-          disabled={disabled}
-          aria-invalid={!parsed.success}
-          aria-describedby={parsed.success ? undefined : `${id}-why`}
-          onChange={({ target }) => {
-            setText(target.value);
-            const read = parseFigure(target.value, rule);
-            if (read.success) onChange(read.data);
-          }}
-        />
-        {rule.unit && (
-          <span className="quiet pointer-events-none absolute top-1/2 right-2 -translate-y-1/2 text-xs">
-            {rule.unit}
-          </span>
-        )}
-      </div>
+    <UnitInput
+      {...{ id, label, text, disabled, className }}
+      unit={rule.unit}
+      isWhole={rule.whole}
+      isFaulty={!parsed.success}
+      saysId={parsed.success ? null : `${id}-why`}
+      onText={(next) => {
+        setText(next);
+        const read = parseFigure(next, rule);
+        if (read.success) onChange(read.data);
+      }}
+    >
       {!parsed.success && (
         <p id={`${id}-why`} role="alert" className="text-error max-w-44 text-xs">
           <Suspense>
@@ -64,6 +51,6 @@ export function FigureField({ label, value, rule, disabled, className = '', onCh
           </Suspense>
         </p>
       )}
-    </div>
+    </UnitInput>
   );
 }
