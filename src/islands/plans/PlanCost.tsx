@@ -37,7 +37,9 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
       ),
     [sheet, stock, rules, tasks],
   );
-  const missing = pricesMissing(cost);
+  const made = madeNames(sheet);
+  const missing = pricesMissing(cost).filter((name) => !made.includes(name));
+  const toMake = pricesMissing(cost).filter((name) => made.includes(name));
   const each = cost.perPiece && certainMinor(cost.perPiece);
   const prices = each === null ? null : pricesOf(each, sheet.pieces, pricing, currency);
   return (
@@ -64,6 +66,12 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
           {cost.perPiece ? money(cost.perPiece) : '–'}
         </dd>
       </dl>
+      {toMake.length > 0 && (
+        <p className="text-warning">
+          {listed(toMake)} {toMake.length === 1 ? 'is' : 'are'} made by another plan: the cost is known once
+          some are made and kept to be set in.
+        </p>
+      )}
       {missing.length > 0 && (
         <p className="text-warning">
           No price is known of {listed(missing)}: type it at its lot on the{' '}
@@ -96,6 +104,11 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
       </p>
     </div>
   );
+}
+
+/** Names of what other plans make of it. */
+function madeNames({ pours }: Sheet): string[] {
+  return pours.flatMap(({ embeds }) => embeds.filter(({ kind }) => kind === 'plan').map(({ name }) => name));
 }
 
 function PriceRow({ name, price }: { name: string; price: Price }) {

@@ -20,7 +20,10 @@ export default function PlanIngredients({ sheet }: { sheet: Sheet }) {
   return (
     <div className="text-sm">
       {told.unlisted.length > 0 && (
-        <p className="text-warning">No list of ingredients: {listed(told.unlisted)}. Type it on the shelf.</p>
+        <p className="text-warning">
+          No list of ingredients: {listed(told.unlisted)}. It stands under its own name until its list is
+          typed on the shelf; of pieces of a plan, once some are kept there.
+        </p>
       )}
       {told.contradicted.length > 0 && (
         <p className="text-warning">A list contradicts what is known of it: {listed(told.contradicted)}.</p>
