@@ -1,5 +1,6 @@
 import { defineMiddleware } from 'astro:middleware';
 import { problemOf } from './server/endpoint';
+import { pageOnce } from './server/keptPages';
 import { Problem } from './server/problem';
 import { checkDevice, deviceOf } from './server/sharing';
 import { isTrustedHost, isTrustedOrigin } from './server/trustedHosts.mjs';
@@ -22,7 +23,7 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite
   let response: Response;
   try {
     if (device) checkDevice(device, request.method, url.pathname);
-    response = await next();
+    response = isApi ? await next() : await pageOnce(request, next);
   } catch (error) {
     const problem = problemOf(error, request);
     locals.problem = problem;

@@ -1,8 +1,10 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { type IncomingMessage, request } from 'node:http';
+import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import test, { after, before } from 'node:test';
+import Database from 'better-sqlite3';
 import { NO_MOLD } from '../../src/core/molds/noMold';
 import { additive, BOX, base, fragrance, mold, planFile } from '../support/planFiles';
 import { type RunningServer, send, sendText, startServer, temporaryFolder } from '../support/server';
@@ -345,4 +347,26 @@ test('the example of docs/api.md is what the server answers', async () => {
   assert.deepEqual(body, answer);
   // By hand: 6 · 104 · 0.95 / 0.97 = 611.134 mL in the jug, less 1.5 / 2.9 of mica, over 1/1.06 + 0.02/0.97.
   assert.ok(Math.abs(body.sheet.pours[0].baseG - 633.41) < 0.01);
+});
+
+test('a page asked for again shows what was written a moment ago, here or by another program', async () => {
+  const { id: _, ...tray } = mold({ name: 'Tray of before' });
+  const made = await send(server.base, 'POST', '/api/molds', tray);
+  assert.equal(made.status, 201);
+  const page = async (headers: Record<string, string> = {}) =>
+    (await fetch(`${server.base}/molds`, { headers })).text();
+  const [one, two] = await Promise.all([page(), page()]);
+  assert.equal(one, two);
+  assert.match(one, /Tray of before/);
+  assert.match(await page({ cookie: 'units=us' }), /data-units="us"/);
+  assert.match(await page(), /data-units="metric"/);
+  await send(server.base, 'PUT', `/api/molds/${made.body.item.id}`, {
+    ...made.body,
+    item: { ...made.body.item, name: 'Tray of now' },
+  });
+  assert.match(await page(), /Tray of now/);
+  const db = new Database(join(folder.path, 'workshop.sqlite'), { fileMustExist: true });
+  db.prepare("UPDATE molds SET record = replace(record, 'Tray of now', 'Tray by hand')").run();
+  db.close();
+  assert.match(await page(), /Tray by hand/);
 });

@@ -1,10 +1,11 @@
 import { ChevronRight, CircleCheck } from 'lucide-react';
-import { lazy, memo, Suspense, useMemo, useState } from 'react';
+import { memo, Suspense, useMemo, useState } from 'react';
 import type { Finding } from '../../core/checks/finding';
 import { foldFindings, type Told } from '../../core/checks/foldFindings';
 import { isSeen, type Seen } from '../../core/checks/seenFindings';
 import { foldWords, unknownWords } from '../../words/en/findings/foldWords';
 import { useStable } from '../shared/useStable';
+import { FindingItem } from './FindingItem';
 import { LOOK } from './findingLook';
 
 interface Props {
@@ -18,9 +19,6 @@ interface Props {
   /** Everything that was accepted is told again. */
   onUnsee(): void;
 }
-
-/** What findings say is much text: it is loaded once one of them is told in full. */
-const FindingItem = lazy(() => import('./FindingItem'));
 
 /** Everything that was found about the plan: what to do first comes first, and notes lie folded. */
 export const ChecksPanel = memo(function ChecksPanel(props: Props) {

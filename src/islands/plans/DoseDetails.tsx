@@ -1,6 +1,9 @@
+import type { Laid } from '../../core/plan/laid';
+import { asOptional, counting, type Dose, laying, retyped } from '../../core/plan/plan';
 import { weighedLines } from '../../core/plan/sheet';
 import { waysToSay } from '../../core/plan/waysToSay';
 import { countedIn, countFor } from '../../core/units/counting';
+import { isShare } from '../../core/units/quantity';
 import { massUnit, type UnitSystem } from '../../core/units/showQuantity';
 import { writeMass } from '../../core/units/writeQuantity';
 import { showCount } from '../../words/en/units/showCount';
@@ -58,14 +61,16 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
         name={name}
         pourIndex={pourIndex}
         laid={laid}
-        onChange={(next) => actions.onLaid(index, next, next && toSay ? amountFor(toSay, system) : undefined)}
+        onChange={(next) =>
+          actions.onChange(index, (dose) => laidAs(dose, next, toSay && amountFor(toSay, system)), 'laid')
+        }
       />
       {counts && laid === null && (
         <CountsField
           name={name}
           pourIndex={pourIndex}
           counts={counts}
-          onChange={(next) => actions.onCounts(index, next)}
+          onChange={(next) => actions.onChange(index, (dose) => counting(dose, next), 'counts')}
         />
       )}
       {dispersants && (
@@ -73,7 +78,7 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
           name={name}
           wetIn={wetIn}
           dispersants={dispersants}
-          onChange={(next) => actions.onWetting(index, next)}
+          onChange={(next) => actions.onChange(index, (dose) => ({ ...dose, wetIn: next }), 'wetting')}
         />
       )}
       <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2 text-sm">
@@ -81,12 +86,21 @@ export default function DoseDetails(props: DoseRowProps & { onDone(): void }) {
           type="checkbox"
           className="checkbox"
           checked={isOptional}
-          onChange={({ target }) => actions.onOptional(index, target.checked)}
+          onChange={({ target: { checked } }) =>
+            actions.onChange(index, (dose) => asOptional(dose, checked), 'optional')
+          }
         />
         may be left out at the bench
       </label>
     </>
   );
+}
+
+/** Stirred in, or laid somewhere: then it is said as an amount. */
+function laidAs(dose: Dose, laid: Laid | null, amount: string | null): Dose {
+  const { means } = dose;
+  const isAmount = means !== null && means.kind !== 'toTaste' && !isShare(means);
+  return laying(laid === null || isAmount || amount === null ? dose : retyped(dose, amount), laid);
 }
 
 /** What a dose comes to, as an amount: laid on, a share of the base has no meaning. */

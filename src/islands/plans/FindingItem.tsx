@@ -14,7 +14,7 @@ interface ItemProps {
 }
 
 /** One finding; drawn anew only when it says something else. */
-export default memo(
+export const FindingItem = memo(
   function FindingItem({ finding, isInside = false, onFix, onSeen }: ItemProps) {
     const { title, reason, fixLabel } = useDescribed(finding);
     const { icon: Icon, word, colour } = LOOK[finding.severity];

@@ -1,7 +1,7 @@
 import type { Severity } from '../../core/checks/finding';
 import type { DosedMaterial, Material } from '../../core/materials/material';
 import type { Laid } from '../../core/plan/laid';
-import type { Wetting } from '../../core/plan/plan';
+import type { Dose, Wetting } from '../../core/plan/plan';
 import type { Sheet, SheetPour } from '../../core/plan/sheet';
 
 /** What is done to a dose, told with its place in the pour. */
@@ -10,13 +10,12 @@ export interface DoseActions {
   onSayAs(index: number, text: string): void;
   /** Several lines were pasted. */
   onColumn(index: number, texts: string[]): void;
-  onWetting(index: number, wetIn: Wetting | undefined): void;
-  /** It says what is added to the jug, or what the jug holds. */
-  onCounts(index: number, counts: 'added' | 'content'): void;
-  /** It is stirred in, or laid somewhere; then its text says an amount. */
-  onLaid(index: number, laid: Laid | null, text?: string): void;
-  /** It may be left out at the bench, or belongs in. */
-  onOptional(index: number, isOptional: boolean): void;
+  /**
+   * Anything else of it.
+   *
+   * @param about one word: changes about the same are one step back
+   */
+  onChange(index: number, change: (dose: Dose) => Dose, about: string): void;
   onRemove(index: number): void;
   onEnter(index: number): void;
 }

@@ -1,17 +1,7 @@
 import { type RefObject, useEffect, useMemo, useRef } from 'react';
 import type { DoseableMaterial } from '../../core/materials/material';
 import { freshId } from '../../core/plan/freshId';
-import {
-  asOptional,
-  counting,
-  dose,
-  laying,
-  type Plan,
-  type Pour,
-  retyped,
-  type Wetting,
-} from '../../core/plan/plan';
-import { isShare } from '../../core/units/quantity';
+import { type Dose, dose, type Plan, type Pour, retyped } from '../../core/plan/plan';
 import { useStable } from '../shared/useStable';
 import type { DoseActions } from './doseRowProps';
 import { usePlanPage } from './planContext';
@@ -38,8 +28,10 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
       },
       about,
     );
-  const setDose = (index: number, text: string, about: string) =>
-    editPour({ doses: doses.map((each, place) => (place === index ? retyped(each, text) : each)) }, about);
+  const setDose = (index: number, change: (dose: Dose) => Dose, about: string) =>
+    editPour({ doses: doses.map((each, place) => (place === index ? change(each) : each)) }, about);
+  const setText = (index: number, text: string, about: string) =>
+    setDose(index, (each) => retyped(each, text), about);
   /** A column that was copied elsewhere, from this row downwards; what is beyond the last row is left out. */
   const setDosesFrom = (first: number, texts: string[]) =>
     editPour(
@@ -50,11 +42,6 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
         }),
       },
       `column ${Date.now()}`,
-    );
-  const setWetting = (index: number, wetIn: Wetting | undefined) =>
-    editPour(
-      { doses: doses.map((each, place) => (place === index ? { ...each, wetIn } : each)) },
-      `wetting ${index} of ${pourIndex}`,
     );
   /** The field of a dose; after the last, the one that adds a material. */
   const focusDose = (index: number) =>
@@ -83,32 +70,10 @@ export function useDoseEdits({ plan, pourIndex, grid }: About) {
     focusDose(index);
   });
   const actions = useActions({
-    onText: (index, text) => setDose(index, text, doseTyped(pourIndex, index)),
-    onSayAs: (index, text) => setDose(index, text, `say ${index} ${Date.now()}`),
+    onText: (index, text) => setText(index, text, doseTyped(pourIndex, index)),
+    onSayAs: (index, text) => setText(index, text, `say ${index} ${Date.now()}`),
     onColumn: setDosesFrom,
-    onWetting: setWetting,
-    onCounts: (index, counts) =>
-      editPour(
-        { doses: doses.map((each, place) => (place === index ? counting(each, counts) : each)) },
-        `counts ${index} of ${pourIndex}`,
-      ),
-    onLaid: (index, laid, text) =>
-      editPour(
-        {
-          doses: doses.map((each, place) => {
-            if (place !== index) return each;
-            const { means } = each;
-            const isAmount = means !== null && means.kind !== 'toTaste' && !isShare(means);
-            return laying(isAmount || text === undefined ? each : retyped(each, text), laid);
-          }),
-        },
-        `laid ${index} of ${pourIndex}`,
-      ),
-    onOptional: (index, isOptional) =>
-      editPour(
-        { doses: doses.map((each, place) => (place === index ? asOptional(each, isOptional) : each)) },
-        `optional ${index} of ${pourIndex}`,
-      ),
+    onChange: (index, change, about) => setDose(index, change, `${about} ${index} of ${pourIndex}`),
     onRemove: (index) =>
       editPour({ doses: doses.filter((_, place) => place !== index) }, `remove ${index} ${Date.now()}`),
     onEnter: (index) => focusDose(index + 1),
@@ -121,14 +86,11 @@ function useActions(newest: DoseActions): DoseActions {
   const onText = useStable(newest.onText);
   const onSayAs = useStable(newest.onSayAs);
   const onColumn = useStable(newest.onColumn);
-  const onWetting = useStable(newest.onWetting);
-  const onCounts = useStable(newest.onCounts);
-  const onLaid = useStable(newest.onLaid);
-  const onOptional = useStable(newest.onOptional);
+  const onChange = useStable(newest.onChange);
   const onRemove = useStable(newest.onRemove);
   const onEnter = useStable(newest.onEnter);
   return useMemo(
-    () => ({ onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onOptional, onRemove, onEnter }),
-    [onText, onSayAs, onColumn, onWetting, onCounts, onLaid, onOptional, onRemove, onEnter],
+    () => ({ onText, onSayAs, onColumn, onChange, onRemove, onEnter }),
+    [onText, onSayAs, onColumn, onChange, onRemove, onEnter],
   );
 }

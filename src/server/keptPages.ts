@@ -1,0 +1,78 @@
+import type Database from 'better-sqlite3';
+import { workshop } from './workshop';
+
+/** So old may be what a page says of the time. */
+const KEPT_MS = 1000;
+const MOST_PAGES = 30;
+/** Pages of records alone: what stands in them changes with the time, and when something is written. */
+const OF_RECORDS = /^\/(?:|(?:plans|log)(?:\/[\w-]+)?|bench|molds|shelf)$/;
+/** What a page is drawn by besides its address. */
+const DRAWN_BY = ['host', 'cookie', 'accept-language', 'x-tallow-device'];
+
+interface Page {
+  headers: [string, string][];
+  html: string;
+}
+
+interface KeptPages {
+  /** What had been written when they were asked for. */
+  written: string;
+  /** By what they were asked with, the oldest first. Null where the answer was no page. */
+  pages: Map<string, { askedMs: number; page: Promise<Page | null> }>;
+  /** Another text after each write, by this process or another. */
+  writtenNow(): string;
+}
+
+const kept = new WeakMap<Database.Database, KeptPages>();
+
+/**
+ * Answers a page as it was rendered a moment ago where nothing was written since: many screens that ask at one time need
+ * one rendering. It is answered when it is whole.
+ *
+ * @throws what `render` throws, or Problem when the workshop can't be read
+ */
+export async function pageOnce(request: Request, render: () => Promise<Response>): Promise<Response> {
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || !OF_RECORDS.test(url.pathname)) return render();
+  const pages = pagesOf(workshop().db);
+  const key = [url.href, ...DRAWN_BY.map((name) => request.headers.get(name))].join('\n');
+  const before = pages.get(key);
+  if (before && Math.abs(Date.now() - before.askedMs) < KEPT_MS) {
+    const page = await before.page.catch(() => null);
+    return page ? answered(page) : render();
+  }
+  const rendered = render();
+  const asked = { askedMs: Date.now(), page: rendered.then(wholePage) };
+  pages.delete(key);
+  pages.set(key, asked);
+  const [oldest] = pages.keys();
+  if (pages.size > MOST_PAGES && oldest !== undefined) pages.delete(oldest);
+  const page = await asked.page;
+  return page ? answered(page) : rendered;
+}
+
+async function wholePage(response: Response): Promise<Page | null> {
+  if (response.status !== 200) return null;
+  return { headers: [...response.headers], html: await response.text() };
+}
+
+function answered({ headers, html }: Page): Response {
+  return new Response(html, { headers });
+}
+
+/** The pages since the last write. */
+function pagesOf(db: Database.Database): KeptPages['pages'] {
+  const known = kept.get(db);
+  const written = known?.writtenNow();
+  if (known && known.written === written) return known.pages;
+  const writtenNow = known?.writtenNow ?? writesOf(db);
+  const pages: KeptPages['pages'] = new Map();
+  kept.set(db, { pages, writtenNow, written: written ?? writtenNow() });
+  return pages;
+}
+
+function writesOf(db: Database.Database): () => string {
+  const own = db.prepare('SELECT total_changes()').pluck();
+  const ofOthers = db.prepare('PRAGMA data_version').pluck();
+  return () => `${own.get()} ${ofOthers.get()}`;
+}
