@@ -122,6 +122,6 @@ export default defineConfig({
         format: { comments: false },
       },
     },
-    ssr: { external: ['better-sqlite3', 'piscina'] },
+    ssr: { external: ['better-sqlite3', 'piscina', 'pdf-lib', '@pdf-lib/fontkit', 'bwip-js'] },
   },
 });

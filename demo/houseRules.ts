@@ -1,6 +1,16 @@
-import type { Jug, Scale } from '../src/core/houseRules/houseRules';
+import {
+  type HouseChoices,
+  type Jug,
+  type Scale,
+  USUAL_HOUSE_CHOICES,
+} from '../src/core/houseRules/houseRules';
 
-// The invented workshop's scales and jugs; its choices are the usual ones.
+/** The usual ones, with the invented workshop's name. */
+export const CHOICES: HouseChoices = {
+  ...USUAL_HOUSE_CHOICES,
+  maker: { name: 'Quillmarsh Soap Room', address: 'Net Loft 3, Quillmarsh Harbour', contact: '' },
+};
+
 export const SCALES: Scale[] = [
   { id: 'pocket-scale', name: 'Pocket scale', stepG: 0.01, gramsStepG: null, capacityG: 200 },
   { id: 'kitchen-scale', name: 'Kitchen scale', stepG: 1, gramsStepG: null, capacityG: 5000 },

@@ -8,7 +8,7 @@ import { createPlan } from '../src/server/plans';
 import { findRun, recordEvent, startRun } from '../src/server/runs';
 import { addLot } from '../src/server/stock';
 import { openWorkshop, type Workshop } from '../src/server/workshop';
-import { JUGS, SCALES } from './houseRules';
+import { CHOICES, JUGS, SCALES } from './houseRules';
 import { LOTS } from './lots';
 import { MATERIALS } from './materials';
 import { MOLDS } from './molds';
@@ -23,6 +23,7 @@ import {
   ROPEWALK,
   TINSMITH,
 } from './plans';
+import { products } from './products';
 
 /** How far each weighing lands beside its target, in turn; a hand is never exact. */
 const HAND = [0.031, -0.004, 0.006, 0.002, -0.009];
@@ -39,6 +40,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
   try {
     for (const material of MATERIALS) workshop.materials.insert(material, told.now());
     for (const mold of MOLDS) workshop.molds.insert(mold, told.now());
+    workshop.houseRules.write(CHOICES, 1, told.now());
     for (const jug of JUGS) workshop.jugs.insert(jug, told.now());
     for (const scale of SCALES) workshop.scales.insert(scale, told.now());
     const day = (date: Date) => formatISO(date, { representation: 'date' });
@@ -61,6 +63,8 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
     const ropewalk = plan(ROPEWALK);
     const nettle = plan(NETTLE_AND_LIME);
     const tinsmith = plan(TINSMITH);
+    for (const product of products({ bareFace, ropewalk, nettle }))
+      workshop.products.insert(product, told.now());
     plan(LIGHTHOUSE);
     const nightFerry = plan(NIGHT_FERRY);
     plan(MOSS_AND_FLINT);

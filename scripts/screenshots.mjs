@@ -88,6 +88,7 @@ const VIEWS = [
       await page.getByLabel('What “lime” is').waitFor();
     },
   ],
+  ['product', '/products/bare-face'],
   ['house-rules', '/house-rules'],
   [
     'what-to-buy',

@@ -5,6 +5,7 @@ import {
   House,
   Library,
   ListChecks,
+  Package,
   Scale,
   SquareStack,
 } from 'lucide-react';
@@ -18,5 +19,6 @@ export const STATIONS = [
   { name: 'Bench', href: '/bench', icon: Scale },
   { name: 'Rack', href: '/rack', icon: Library },
   { name: 'Logbook', href: '/log', icon: BookOpenText },
+  { name: 'Products', href: '/products', icon: Package },
   { name: 'House rules', href: '/house-rules', icon: ListChecks },
 ] as const;

@@ -7,6 +7,7 @@ import { scaleSchema } from '../core/houseRules/scaleSchema';
 import { materialSchema } from '../core/materials/materialSchema';
 import { moldSchema } from '../core/molds/moldSchema';
 import { planSchema } from '../core/plan/planSchema';
+import { productSchema } from '../core/product/productSchema';
 import { keptPointsSchema } from '../core/run/keptReadingsSchema';
 import { eventSourceSchema, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
@@ -32,6 +33,7 @@ export const OPEN_ROWS = {
   molds: recordRow(moldSchema),
   jugs: recordRow(jugSchema),
   scales: recordRow(scaleSchema),
+  products: recordRow(productSchema),
   house_rules: z.strictObject({
     only: z.literal(1),
     record: houseChoicesSchema,

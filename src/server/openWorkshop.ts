@@ -8,6 +8,8 @@ import { materialSchema } from '../core/materials/materialSchema';
 import { barsPerCavity } from '../core/molds/bars';
 import type { Mold } from '../core/molds/mold';
 import { moldSchema } from '../core/molds/moldSchema';
+import type { Product } from '../core/product/product';
+import { productSchema } from '../core/product/productSchema';
 import { openDatabase } from '../db/connection';
 import { DATABASE_FILE } from '../db/dataFolder.mjs';
 import { documentTable } from '../db/files/documentTable';
@@ -51,6 +53,8 @@ export interface Workshop {
   instrumentChecks: ReturnType<typeof instrumentCheckTable>;
   jugs: RecordTable<Jug>;
   scales: RecordTable<Scale>;
+  /** What is sold. */
+  products: RecordTable<Product>;
   /** The choices, as they are saved. */
   houseRules: ReturnType<typeof houseRulesTable>;
   putAway: ReturnType<typeof putAwayTable>;
@@ -109,6 +113,7 @@ export function tablesOf(
     instrumentChecks: instrumentCheckTable(db),
     jugs,
     scales,
+    products: recordTable<Product>(db, 'products', recordReader(productSchema)),
     houseRules,
     putAway: putAwayTable(db),
     versions: recordVersionTable(db),

@@ -4,6 +4,7 @@ import type { BrokenRecord } from '../db/readRecord';
 import { orNull } from './broken';
 import type { Workshop } from './openWorkshop';
 import { notFound, Problem } from './problem';
+import { productsOfPlan } from './products';
 
 export { PUT_AWAY_KINDS, type PutAwayKind };
 
@@ -50,12 +51,17 @@ function isThere(workshop: Workshop, kind: PutAwayKind, id: string): boolean {
 }
 
 /** What has a way of its own to be archived or taken out is only set aside while it can't be read. */
-function isBroken(workshop: Workshop, kind: 'material' | 'lot' | 'jug' | 'scale', id: string): boolean {
+function isBroken(
+  workshop: Workshop,
+  kind: 'material' | 'lot' | 'jug' | 'scale' | 'product',
+  id: string,
+): boolean {
   const tables = {
     material: workshop.materials,
     lot: workshop.lots,
     jug: workshop.jugs,
     scale: workshop.scales,
+    product: workshop.products,
   };
   return tables[kind].asKept(id)?.read.success === false;
 }
@@ -82,6 +88,16 @@ function checkDeletable(workshop: Workshop, kind: PutAwayKind, id: string): void
       409,
       'in-use',
       `${runs === 1 ? 'A run was' : `${runs} runs were`} made by this plan, and the Logbook rests on it. Archive it instead.`,
+    );
+  const soldAs = productsOfPlan(workshop, id);
+  if (soldAs.length > 0)
+    throw new Problem(
+      409,
+      'in-use',
+      `Pieces of this plan are sold as ${soldAs
+        .slice(0, 3)
+        .map((name) => `“${name}”`)
+        .join(', ')}. Archive it instead, or take it out there first.`,
     );
   const within = workshop.plans
     .all()

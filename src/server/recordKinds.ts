@@ -2,12 +2,14 @@ import { jugSchema, newJugSchema } from '../core/houseRules/jugSchema';
 import { newScaleSchema, scaleSchema } from '../core/houseRules/scaleSchema';
 import { materialSchema, newMaterialSchema } from '../core/materials/materialSchema';
 import { moldSchema, newMoldSchema } from '../core/molds/moldSchema';
+import { newProductSchema, productSchema } from '../core/product/productSchema';
 import type { z } from '../core/zod';
 import type { RecordTable } from '../db/records';
 import { checkBlends } from './importShelf';
 import { allowMaterial, deleteMaterial } from './materials';
 import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
+import { checkProducts } from './products';
 
 interface NamedItem {
   id: string;
@@ -30,7 +32,7 @@ export interface RecordKind<Item extends NamedItem> {
 }
 
 /** Takes one away that nothing else rests on. */
-function takesAway(table: 'jugs' | 'scales', what: string) {
+function takesAway(table: 'jugs' | 'scales' | 'products', what: string) {
   return (open: Workshop, id: string) => {
     if (!open[table].remove(id)) throw notFound(what, id);
   };
@@ -67,6 +69,14 @@ export const RECORD_KINDS = {
     schema: scaleSchema,
     newSchema: newScaleSchema,
     remove: takesAway('scales', 'scale'),
+  }),
+  product: kind({
+    what: 'product',
+    table: ({ products }) => products,
+    schema: productSchema,
+    newSchema: newProductSchema,
+    check: checkProducts,
+    remove: takesAway('products', 'product'),
   }),
 };
 

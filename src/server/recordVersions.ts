@@ -56,6 +56,7 @@ const VERSIONED: Record<VersionedKind, Versioned> = {
   mold: ofKind(RECORD_KINDS.mold),
   jug: ofKind(RECORD_KINDS.jug),
   scale: ofKind(RECORD_KINDS.scale),
+  product: ofKind(RECORD_KINDS.product),
   lot: {
     nameOf: (item) => (item as { number: string }).number,
     asKept: ({ lots }, id) => lots.asKept(id),

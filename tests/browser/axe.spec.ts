@@ -63,6 +63,8 @@ test('axe finds nothing on any view, by day and by night', async ({ browser, req
     '/log/knows',
     `/log/${log}`,
     `/log/${log}/sheet`,
+    '/products',
+    '/products/bare-face',
   ]) {
     await opened(page, path);
     await looksRight(page);

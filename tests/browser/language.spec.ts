@@ -85,6 +85,16 @@ test('in a language that nobody speaks, every finding, task, field and length is
   await opened(page, '/molds');
   await page.getByRole('button', { name: 'New mold' }).click();
   await expect(page.getByLabel('⟦Cavities⟧')).toBeVisible();
-  for (const path of ['/', '/plans', '/plans/buy', '/log', '/log/knows', '/bench', '/rack', '/house-rules'])
+  for (const path of [
+    '/',
+    '/plans',
+    '/plans/buy',
+    '/log',
+    '/log/knows',
+    '/bench',
+    '/rack',
+    '/products',
+    '/house-rules',
+  ])
     await opened(page, path);
 });

@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import test from 'node:test';
 import Database from 'better-sqlite3';
+import { newProduct } from '../../src/core/product/newProduct';
 import { writeOlderDatabase } from '../support/olderDatabases';
 import { send, startServer, temporaryFolder } from '../support/server';
 
@@ -56,17 +57,31 @@ const PLACES = [
   ['molds', 'record'],
   ['materials', 'record'],
   ['lots', 'record'],
+  ['products', 'record'],
   ['plan_versions', 'record'],
   ['runs', 'snapshot'],
   ['run_events', 'event'],
   ['house_rules', 'record'],
 ] as const;
 
+/** A database of before, brought up, with a product in it. */
+async function withProduct(folder: string): Promise<void> {
+  const server = await startServer(folder);
+  const [{ id }] = (await send(server.base, 'GET', '/api/plans')).body;
+  const size = { widthMm: 90, heightMm: 50 };
+  const product = newProduct({ id, name: 'Bar' }, 'eu-cosmetic', size);
+  assert.equal((await send(server.base, 'POST', '/api/products', product)).status, 201);
+  await server.stop();
+  const db = new Database(join(folder, 'workshop.sqlite'));
+  db.exec("UPDATE products SET record = json_set(record, '$.id', 'bar'), id = 'bar'");
+  db.close();
+}
+
 test('one broken record in each table in turn: every page opens, and no endpoint answers that it is our fault', async (t) => {
   const folder = temporaryFolder();
   t.after(() => folder.remove());
   writeOlderDatabase(folder.path, 7);
-  await (await startServer(folder.path)).stop();
+  await withProduct(folder.path);
   const whole = readFileSync(join(folder.path, 'workshop.sqlite'));
   for (const [table, column] of PLACES) {
     writeFileSync(join(folder.path, 'workshop.sqlite'), whole);
@@ -81,7 +96,7 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       .prepare(`UPDATE ${table} SET ${column} = ? WHERE rowid = (SELECT max(rowid) FROM ${table})`)
       .run('[17]').changes;
     assert.equal(changed, 1, table);
-    const records = ['material', 'mold', 'lot', 'jug', 'scale'].flatMap((kind) =>
+    const records = ['material', 'mold', 'lot', 'jug', 'scale', 'product'].flatMap((kind) =>
       db
         .prepare<[], { id: string }>(`SELECT id FROM ${kind}s`)
         .all()
@@ -101,6 +116,8 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       ...['/bench', '/log', '/log?q=a', '/house-rules', '/copies', '/log/run-done', '/log/run-done/sheet'],
       ...plans.flatMap((id) => [`/plans/${id}`, `/plans/${id}/sheet`, `/plans/${id}/versions`]),
       '/bench/run-open',
+      '/products',
+      '/products/bar',
       ...records,
       '/records/house-rules/1',
     ];

@@ -16,7 +16,18 @@ for (const step of OLDER_STEPS)
     const [open] = (await send(server.base, 'GET', '/api/runs')).body;
     const [entry] = (await send(server.base, 'GET', '/api/log')).body;
     const pages = [
-      ...['/', '/plans', '/plans/buy', '/molds', '/shelf', '/bench', '/log', '/log?q=broke', '/house-rules'],
+      ...[
+        '/',
+        '/plans',
+        '/plans/buy',
+        '/molds',
+        '/shelf',
+        '/bench',
+        '/log',
+        '/log?q=broke',
+        '/products',
+        '/house-rules',
+      ],
       `/plans/${plan.id}`,
       `/plans/${plan.id}/sheet`,
       `/plans/${plan.id}/versions`,

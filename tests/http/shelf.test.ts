@@ -245,6 +245,8 @@ test('hostile values at every field of every record: a clear answer, never a 500
     'fixedPerMonth',
     'batchesPerMonth',
     'pricing',
+    'maker',
+    'labelSheet',
     'leastMeltG',
     'spareMoldId',
     'match',

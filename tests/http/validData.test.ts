@@ -22,6 +22,7 @@ const STATIONS = [
   '/shelf',
   '/bench',
   '/log',
+  '/products',
   '/house-rules',
 ];
 

@@ -3,6 +3,7 @@ import type { houseChoicesSchema, houseRulesSchema } from './houseRulesSchema';
 import type { jugSchema } from './jugSchema';
 import { USUAL_PRICING } from './pricing';
 import type { scaleSchema } from './scaleSchema';
+import { NO_MAKER, USUAL_SHEET } from './selling';
 
 export type Scale = z.infer<typeof scaleSchema>;
 
@@ -33,6 +34,8 @@ export const USUAL_HOUSE_CHOICES: HouseChoices = {
   fixedPerMonth: null,
   batchesPerMonth: 8,
   pricing: USUAL_PRICING,
+  maker: NO_MAKER,
+  labelSheet: USUAL_SHEET,
   jugLossFraction: 0.03,
   fillFraction: 0.95,
   readingErrorMost: 0.02,

@@ -1,10 +1,13 @@
 import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 import { jugSchema } from './jugSchema';
+import { labelSheetSchema } from './labelSheetSchema';
 import { LEAST_MELT_LIMITS_G } from './leastMelt';
+import { makerSchema } from './makerSchema';
 import { USUAL_PRICING } from './pricing';
 import { pricingSchema } from './pricingSchema';
 import { scaleSchema } from './scaleSchema';
+import { NO_MAKER, USUAL_SHEET } from './selling';
 
 /** This workshop's choices where practice differs, its units and its usual figures. */
 export const houseChoicesSchema = z.strictObject({
@@ -30,6 +33,10 @@ export const houseChoicesSchema = z.strictObject({
   batchesPerMonth: z.number().min(0.1).max(1000).default(8),
   /** How prices are made of costs; fractions. */
   pricing: pricingSchema.default(USUAL_PRICING),
+  /** Who stands behind what is sold. */
+  maker: makerSchema.default(NO_MAKER),
+  /** The sheets of stickers that labels are printed on. */
+  labelSheet: labelSheetSchema.default(USUAL_SHEET),
   jugLossFraction: z.number().min(0).max(0.5),
   fillFraction: z.number().min(0.05).max(1),
   /** Reading error of a scale, as a fraction of the dose, above which a dose is flagged. */

@@ -112,6 +112,12 @@ export function ingredientsOf(packs: readonly Pack[]): Ingredients {
   };
 }
 
+/** Of two ways to write a name the one that came first, unless it shouts and the other does not. */
+function better(before: string | undefined, name: string): string {
+  const shouts = (text: string) => text === text.toUpperCase();
+  return before === undefined || (shouts(before) && !shouts(name)) ? name : before;
+}
+
 function readPack(
   { name, massG, inci, known, isColorant = false }: Pack,
   names: Map<string, { name: string; isColorant: boolean; isUnlisted: boolean }>,
@@ -126,7 +132,7 @@ function readPack(
     const before = names.get(key);
     // What is a colorant in one pack and none in another stands by its weight.
     names.set(key, {
-      name: before?.name ?? each.trim(),
+      name: better(before?.name, each.trim()),
       isColorant: isColorant && (before?.isColorant ?? true),
       isUnlisted,
     });

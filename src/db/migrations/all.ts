@@ -21,6 +21,7 @@ import { files } from './0019_files';
 import { runMeasures } from './0020_run_measures';
 import { rackAir } from './0021_rack_air';
 import { measuresAgain } from './0022_measures_again';
+import { products } from './0023_products';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -46,4 +47,5 @@ export const MIGRATIONS: readonly Migration[] = [
   runMeasures,
   rackAir,
   measuresAgain,
+  products,
 ];

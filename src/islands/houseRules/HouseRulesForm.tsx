@@ -17,6 +17,7 @@ import { Jugs } from './Jugs';
 import { MoneyField } from './MoneyField';
 import { PricingFields } from './PricingFields';
 import { Scales } from './Scales';
+import { SellingFields } from './SellingFields';
 import { SpareMold } from './SpareMold';
 
 interface Props {
@@ -146,6 +147,7 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
             <PricingFields pricing={choices.pricing} onChange={(pricing) => change({ pricing })} />
           </div>
         </section>
+        <SellingFields choices={choices} onChange={change} />
         <Jugs start={jugs} />
         <Scales start={scales} />
         <InstrumentChecks start={checks} />

@@ -1,5 +1,6 @@
 import { RotateCw } from 'lucide-react';
 import { lazy, memo, Suspense, startTransition, useMemo, useRef, useState } from 'react';
+import { moveBoundary, moveBoundaryToGram } from '../../core/plan/moveBoundary';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { sectionAxis, sectionOf, sectionOfMold } from '../../core/section/section';
@@ -43,9 +44,8 @@ export const SectionPanel = memo(function SectionPanel({ file: { plan, mold }, s
     const { savePng, saveSvg } = await import('../section/download');
     if (svg) void (kind === 'SVG' ? saveSvg : savePng)(svg, `${plan.name} ${VIEWS[shown].toLowerCase()}`);
   }
-  const move = async (below: number, toMm: number) => {
+  const move = (below: number, toMm: number) => {
     if (!sheet) return;
-    const { moveBoundary, moveBoundaryToGram } = await import('../../core/plan/moveBoundary');
     const next = byGrams
       ? moveBoundaryToGram(plan, mold, sheet, below, toMm)
       : moveBoundary(plan, sheet.pours, below, toMm);
@@ -60,7 +60,7 @@ export const SectionPanel = memo(function SectionPanel({ file: { plan, mold }, s
           <Section
             section={section}
             locale={locale}
-            onMove={sheet && plan.pours.length > 1 ? (below, toMm) => void move(below, toMm) : undefined}
+            onMove={sheet && plan.pours.length > 1 ? move : undefined}
             onType={(below, at) => {
               const box = at.querySelector('polyline')?.getBoundingClientRect();
               const around = drawing.current?.getBoundingClientRect();

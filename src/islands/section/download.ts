@@ -1,3 +1,4 @@
+import { saveFile } from '../shared/saveFile';
 import { INK } from './drawing';
 
 /** Pixels of a millimetre in a picture: about 300 to the inch. */
@@ -18,16 +19,8 @@ function standAlone(svg: SVGSVGElement): { text: string; widthMm: number; height
   return { text: new XMLSerializer().serializeToString(copy), widthMm: width, heightMm: height };
 }
 
-function save(blob: Blob, name: string) {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
-
 export function saveSvg(svg: SVGSVGElement, name: string) {
-  save(new Blob([standAlone(svg).text], { type: 'image/svg+xml' }), `${name}.svg`);
+  saveFile(new Blob([standAlone(svg).text], { type: 'image/svg+xml' }), `${name}.svg`);
 }
 
 export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {
@@ -42,5 +35,5 @@ export async function savePng(svg: SVGSVGElement, name: string): Promise<void> {
   context?.drawImage(picture, 0, 0, canvas.width, canvas.height);
   URL.revokeObjectURL(picture.src);
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-  if (blob) save(blob, `${name}.png`);
+  if (blob) saveFile(blob, `${name}.png`);
 }

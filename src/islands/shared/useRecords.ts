@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { type ApiProblem, callApi } from './api';
 import { type SaveQueue, type StoredItem, saveQueue } from './saveQueue';
 
-export type RecordKind = 'material' | 'mold' | 'jug' | 'scale';
+export type RecordKind = 'material' | 'mold' | 'jug' | 'scale' | 'product';
 
 /** What was done to a record last, and how it is undone. */
 export interface LastWrite<Item> {

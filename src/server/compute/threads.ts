@@ -65,6 +65,8 @@ const MENDS: Record<Name, string> = {
   takeShelf: 'Send fewer records at once.',
   shelfTable: 'Save a copy of the whole workshop in open formats instead.',
   takeCsv: 'Split the file, and bring the parts in one after the other.',
+  setLabel: 'Say less on the label.',
+  labelPdf: 'Print fewer labels at once.',
   writeOpen: 'Save a copy of the whole workshop instead: it is not read for that.',
   readOpen: 'Bring it back with npm run restore.',
   fault: 'Try again when the machine has less to do.',

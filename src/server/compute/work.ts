@@ -3,6 +3,7 @@ import type { CheckContext } from '../../core/checks/finding';
 import { type HeatFound, heatFound } from '../../core/checks/heat/heatFound';
 import { type Review, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
+import { type LabelAsked, type SetLabel, setLabel } from '../../core/label/label';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { KeptReadings } from '../../core/run/keptReadings';
@@ -16,6 +17,9 @@ import { faultOf } from '../../db/copies/copyFolder';
 import { NoWorkshopError } from '../../db/copies/whatItHolds';
 import { DATABASE_FILE } from '../../db/dataFolder.mjs';
 import type { CsvStyle } from '../../formats/csv';
+import { labelCodes } from '../../formats/label/labelCodes';
+import { labelFont } from '../../formats/label/labelFont';
+import { type LabelPage, labelPdf } from '../../formats/label/labelPdf';
 import { type Imported, importShelf, shelfImportSchema } from '../importShelf';
 import { readOpen } from '../openFormats/readOpen';
 import { writeOpen } from '../openFormats/writeOpen';
@@ -41,6 +45,12 @@ interface Works {
   takeCsv: { input: { folder: string; sent: CsvSent }; output: CsvImported };
   /** Why a file of a database is not whole, by the whole of what is in it; null where it is. */
   fault: { input: { path: string }; output: string | null };
+  /** A label with its texts in lines. */
+  setLabel: {
+    input: { asked: Omit<LabelAsked, 'codes'>; batchCode: string | null; barcode: string | null };
+    output: SetLabel;
+  };
+  labelPdf: { input: { pages: LabelPage[]; title: string; outlines: boolean }; output: Uint8Array };
   /** A workshop in open formats, from a copy of its database. */
   writeOpen: { input: { path: string; to: string; at: string }; output: undefined };
   /** A database from a workshop in open formats; answers why it is none, or null. */
@@ -63,6 +73,9 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
   shelfTable: ({ folder, of, style }) => besideOthers(folder, (workshop) => shelfTable(workshop, of, style)),
   takeCsv: ({ folder, sent }) => besideOthers(folder, (workshop) => importCsv(workshop, sent)),
   fault: ({ path }) => faultOf(path, true),
+  setLabel: ({ asked, batchCode, barcode }) =>
+    setLabel({ ...asked, codes: labelCodes(batchCode, barcode) }, labelFont().metrics),
+  labelPdf: ({ pages, title, outlines }) => labelPdf(pages, title, outlines),
   writeOpen: async ({ path, to, at }) => {
     await writeOpen(path, to, at);
     return undefined;

@@ -15,7 +15,7 @@ interface Upcast {
 
 const kept = (row: Row) => ({ record: String(row.record), shape: Number(row.shape) });
 
-const ofRecords = (table: 'materials' | 'molds' | 'jugs' | 'scales' | 'lots'): Upcast => ({
+const ofRecords = (table: 'materials' | 'molds' | 'jugs' | 'scales' | 'products' | 'lots'): Upcast => ({
   column: 'record',
   shape: (open) => open[table].shape,
   read: (open, row) => open[table].readVersion(String(row.id), kept(row)),
@@ -26,6 +26,7 @@ const UPCASTS: Partial<Record<OpenTable, Upcast>> = {
   molds: ofRecords('molds'),
   jugs: ofRecords('jugs'),
   scales: ofRecords('scales'),
+  products: ofRecords('products'),
   lots: ofRecords('lots'),
   house_rules: {
     column: 'record',

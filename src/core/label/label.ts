@@ -1,0 +1,197 @@
+import type { Ingredients } from '../ingredients/ingredients';
+import type { LabelPiece, LabelSize, Side } from './labelLayout';
+import { frontAreaMm2, labelPieces, MARGIN_MM, roomMm2 } from './labelLayout';
+import {
+  type LabelRules,
+  LOWEST_SHARE,
+  netHeightIsOf,
+  netHeightMm,
+  standsLow,
+  textHeightMm,
+} from './labelRules';
+import { type Block, type Box, type FontMetrics, type PanelText, type SetLine, typeset } from './typeset';
+
+/** What one plan's pieces bring to a label. */
+export interface LabelPart {
+  planId: string;
+  planName: string;
+  /** In one pack. */
+  pieces: number;
+  /** The run that they are of; null for a draft, by the plan. */
+  run: { id: string; code: string | null; madeAt: string } | null;
+  /** Whole grams that may be said of each; null where nothing can. */
+  netG: number | null;
+  /** null where something melted again is not known. */
+  ingredients: Ingredients | null;
+  /** Every base is soap, so that it may be called so. */
+  isSoap: boolean;
+}
+
+/** What a text of a label is. */
+export type TextKind =
+  | 'name'
+  | 'identity'
+  | 'draft'
+  | 'net'
+  | 'ingredients'
+  | 'directions'
+  | 'cautions'
+  | 'origin'
+  | 'good'
+  | 'batch'
+  | 'maker';
+
+export interface LabelTexts {
+  front: { kind: TextKind; text: string }[];
+  net: string | null;
+  back: { kind: TextKind; text: string }[];
+}
+
+/** Squares and bars that are printed, in modules. */
+export interface LabelCodes {
+  /** Rows of a square, true where it is dark. */
+  qr: boolean[][] | null;
+  /** Widths of bars and of spaces in turn, a bar first, and what is read below them. */
+  bars: { widths: number[]; text: string } | null;
+}
+
+export interface SetPiece extends LabelPiece {
+  lines: SetLine<TextKind>[];
+  qr: { box: Box; rows: boolean[][] } | null;
+  bars: { box: Box; widths: number[]; text: string } | null;
+}
+
+/** What does not fit on a label. */
+export type FitFault =
+  | { code: 'no-room'; side: Side; missingMm: number }
+  | { code: 'too-wide'; side: Side; words: string[] }
+  /** From the foot of the panel up: it stands in the lowest part of it. */
+  | { code: 'net-too-high'; standsMm: number; allowedMm: number };
+
+export interface SetLabel {
+  pieces: SetPiece[];
+  faults: FitFault[];
+  /** Least heights that were held to, mm. */
+  heights: { netMm: number; textMm: number };
+}
+
+export interface LabelAsked {
+  rules: LabelRules;
+  size: LabelSize;
+  /** Of the pack, mm², where it is larger than the front. */
+  faceMm2: number | null;
+  /** All of a pack. */
+  netG: number;
+  texts: LabelTexts;
+  codes: LabelCodes;
+}
+
+/** A square is read by a telephone from this size on, mm: common practice, no source. */
+const QR_MM = 13;
+/** Bars at four fifths of their nominal size, the least that is allowed: a module of 0.264 mm (GS1 General Specifications, 5.2; from memory). */
+const MODULE_MM = 0.264;
+const BARS_MM = 18.3;
+/** Left and right of bars, modules. */
+const QUIET = 11;
+/** Below bars, for their figures. */
+const FIGURES_MM = 2.6;
+const APART_MM = 2;
+
+/** Sets the texts of a label by the rules it is written by. */
+export function setLabel(
+  { rules, size, faceMm2, netG, texts, codes }: LabelAsked,
+  font: FontMetrics,
+): SetLabel {
+  const pieces = labelPieces(size);
+  const panelMm2 = Math.max(faceMm2 ?? 0, frontAreaMm2(pieces));
+  const netMm = netHeightMm(rules, netG, panelMm2);
+  const textMm = textHeightMm(rules, roomMm2(pieces));
+  const isLow = standsLow(rules, panelMm2);
+  const blocks = blocksBy({ netMm, textMm, rules }, font);
+  const faults: FitFault[] = [];
+  const written = pieces.map((piece): SetPiece => {
+    const set: SetPiece = { ...piece, lines: [], qr: null, bars: null };
+    for (const { side, box } of piece.places) {
+      const { room, qr, bars } =
+        side === 'back' ? withCodes(box, codes) : { room: box, qr: null, bars: null };
+      const content: PanelText<TextKind> =
+        side === 'front'
+          ? {
+              blocks: texts.front.map(blocks),
+              foot: texts.net === null ? undefined : blocks({ kind: 'net', text: texts.net }),
+              isCentred: true,
+            }
+          : { blocks: texts.back.map(blocks), isCentred: false };
+      const { lines, missingMm, tooWide } = typeset(room, content, font);
+      set.lines.push(...lines);
+      if (qr) set.qr = qr;
+      if (bars) set.bars = bars;
+      if (missingMm > 0.005) faults.push({ code: 'no-room', side, missingMm });
+      if (tooWide.length > 0) faults.push({ code: 'too-wide', side, words: tooWide });
+      if (side === 'front' && isLow) faults.push(...tooHigh(lines, box, font));
+    }
+    return set;
+  });
+  return { pieces: written, faults, heights: { netMm, textMm } };
+}
+
+/** The net quantity, where it reaches out of the lowest part of the panel. */
+function tooHigh(lines: readonly SetLine<TextKind>[], box: Box, { capital }: FontMetrics): FitFault[] {
+  const net = lines.filter(({ kind }) => kind === 'net');
+  if (net.length === 0) return [];
+  const topMm = Math.min(...net.map(({ baselineMm, sizeMm }) => baselineMm - capital * sizeMm));
+  const standsMm = box.yMm + box.heightMm + MARGIN_MM - topMm;
+  const allowedMm = LOWEST_SHARE * (box.heightMm + 2 * MARGIN_MM);
+  return standsMm > allowedMm + 0.005 ? [{ code: 'net-too-high', standsMm, allowedMm }] : [];
+}
+
+/** How large each text is set: as the rules have it at the least. */
+function blocksBy(
+  { netMm, textMm, rules }: { netMm: number; textMm: number; rules: LabelRules },
+  { capital, lowerCase }: FontMetrics,
+) {
+  const textSizeMm = textMm / lowerCase;
+  const netSizeMm = netMm / (netHeightIsOf(rules) === 'capital' ? capital : lowerCase);
+  const sizes: Partial<Record<TextKind, [leastMm: number, bestMm: number]>> = {
+    name: [textSizeMm * 1.3, Math.max(textSizeMm * 1.3, 7)],
+    identity: [textSizeMm * 1.1, Math.max(textSizeMm * 1.1, 4)],
+    net: [netSizeMm, netSizeMm * 1.2],
+  };
+  return ({ kind, text }: { kind: TextKind; text: string }): Block<TextKind> => {
+    const [leastMm, bestMm] = sizes[kind] ?? [textSizeMm, textSizeMm * 1.6];
+    return { kind, text, isBold: BOLD.has(kind), leastMm, bestMm };
+  };
+}
+
+const BOLD: ReadonlySet<TextKind> = new Set(['name', 'net', 'cautions', 'draft']);
+
+/** Codes along the foot of a place, and what is left above them. */
+function withCodes(box: Box, { qr, bars }: LabelCodes) {
+  const barsMm = bars
+    ? { width: (sum(bars.widths) + 2 * QUIET) * MODULE_MM, height: BARS_MM + FIGURES_MM }
+    : null;
+  const heightMm = Math.max(qr ? QR_MM : 0, barsMm?.height ?? 0);
+  if (heightMm === 0) return { room: box, qr: null, bars: null };
+  const yMm = box.yMm + box.heightMm - heightMm;
+  return {
+    room: { ...box, heightMm: Math.max(1, box.heightMm - heightMm - APART_MM) },
+    qr: qr && {
+      rows: qr,
+      box: { xMm: box.xMm, yMm: yMm + heightMm - QR_MM, widthMm: QR_MM, heightMm: QR_MM },
+    },
+    bars: bars &&
+      barsMm && {
+        ...bars,
+        box: {
+          xMm: box.xMm + box.widthMm - barsMm.width + QUIET * MODULE_MM,
+          yMm,
+          widthMm: sum(bars.widths) * MODULE_MM,
+          heightMm: BARS_MM,
+        },
+      },
+  };
+}
+
+function sum(figures: readonly number[]): number {
+  return figures.reduce((all, each) => all + each, 0);
+}

@@ -1,0 +1,58 @@
+import { LABEL_LAYOUTS } from '../label/labelLayout';
+import { LABEL_RULES } from '../label/labelRules';
+import { z } from '../zod';
+import { isBarcode } from './barcode';
+import { FORMS } from './product';
+
+const id = z.string().min(1).max(64);
+const words = z.string().trim().max(400);
+
+/** What is sold. */
+export const productSchema = z.strictObject({
+  id,
+  name: z.string().trim().min(1).max(80),
+  form: z.enum(FORMS),
+  /** What is in one pack: pieces of plans. */
+  parts: z
+    .array(z.strictObject({ planId: id, pieces: z.int().min(1).max(100) }))
+    .min(1)
+    .max(12)
+    .refine((parts) => new Set(parts.map(({ planId }) => planId)).size === parts.length, {
+      message: 'plans-once',
+    }),
+  /** What a pack takes besides what its pieces are wrapped in. */
+  packaging: z
+    .array(z.strictObject({ materialId: id, count: z.int().min(1).max(100) }))
+    .max(12)
+    .default([]),
+  /** In the languages of the label, side by side. */
+  words: z
+    .array(
+      z.strictObject({
+        language: z.string().trim().min(1).max(20),
+        /** What it is: “cleansing bar”. */
+        identity: words,
+        directions: words,
+        cautions: words,
+        origin: words,
+      }),
+    )
+    .min(1)
+    .max(4),
+  rules: z.enum(LABEL_RULES),
+  /** How long it is good: until a date so many months after it was made, or so many after it is opened. */
+  good: z.strictObject({ by: z.enum(['date', 'opened']), months: z.int().min(1).max(120) }),
+  /** Of the pack, as goods carry them: EAN-13, UPC-A or EAN-8. */
+  barcode: z.string().refine(isBarcode, { message: 'barcode' }).nullable().default(null),
+  label: z.strictObject({
+    layout: z.enum(LABEL_LAYOUTS),
+    widthMm: z.number().min(15).max(400),
+    heightMm: z.number().min(10).max(300),
+    /** The face of the pack that is shown, where it is larger than the label's front. */
+    faceMm2: z.number().min(1).max(1e6).nullable().default(null),
+    /** A square with the batch code in it. */
+    hasQr: z.boolean().default(false),
+  }),
+});
+
+export const newProductSchema = productSchema.omit({ id: true });

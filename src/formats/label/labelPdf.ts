@@ -1,0 +1,114 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import type { SetPiece } from '../../core/label/label';
+import type { OnPage } from '../../core/label/labelSheet';
+import { labelFont } from './labelFont';
+
+/** A page with the pieces of paper on it. */
+export interface LabelPage {
+  widthMm: number;
+  heightMm: number;
+  pieces: OnPage<SetPiece>[];
+}
+
+const POINTS_PER_MM = 72 / 25.4;
+/** Of the line that it is cut along. */
+const CUT_POINTS = 0.25;
+const BLACK = rgb(0, 0, 0);
+const GREY = rgb(0.6, 0.6, 0.6);
+/** Of the figures below bars, mm. */
+const FIGURES_MM = 2.2;
+
+/**
+ * Labels to scale as PDF, with their fonts and with text that can be selected.
+ *
+ * @param outlines whether the lines that they are cut along are drawn
+ */
+export async function labelPdf(
+  pages: readonly LabelPage[],
+  title: string,
+  outlines: boolean,
+): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle(title);
+  document.setLanguage('en');
+  const { regular, bold } = labelFont();
+  const fonts = {
+    regular: await document.embedFont(regular, { subset: true }),
+    bold: await document.embedFont(bold, { subset: true }),
+  };
+  for (const { widthMm, heightMm, pieces } of pages) {
+    const page = document.addPage([widthMm * POINTS_PER_MM, heightMm * POINTS_PER_MM]);
+    for (const piece of pieces) draw(page, piece, fonts, outlines);
+  }
+  return document.save();
+}
+
+function draw(
+  page: PDFPage,
+  { piece, xMm, yMm }: OnPage<SetPiece>,
+  fonts: { regular: PDFFont; bold: PDFFont },
+  outlines: boolean,
+): void {
+  const x = (mm: number) => (xMm + mm) * POINTS_PER_MM;
+  const y = (mm: number) => page.getHeight() - (yMm + mm) * POINTS_PER_MM;
+  const box = (left: number, top: number, width: number, height: number) =>
+    page.drawRectangle({
+      x: x(left),
+      y: y(top + height),
+      width: width * POINTS_PER_MM,
+      height: height * POINTS_PER_MM,
+      color: BLACK,
+    });
+  if (outlines) outline(page, piece, x, y);
+  for (const { text, isBold, sizeMm, xMm: left, baselineMm } of piece.lines)
+    page.drawText(text, {
+      x: x(left),
+      y: y(baselineMm),
+      size: sizeMm * POINTS_PER_MM,
+      font: isBold ? fonts.bold : fonts.regular,
+      color: BLACK,
+    });
+  if (piece.qr) {
+    const { box: at, rows } = piece.qr;
+    const module = at.widthMm / rows.length;
+    rows.forEach((row, down) => {
+      row.forEach((isDark, right) => {
+        if (isDark) box(at.xMm + right * module, at.yMm + down * module, module, module);
+      });
+    });
+  }
+  if (piece.bars) {
+    const { box: at, widths, text } = piece.bars;
+    const module = at.widthMm / widths.reduce((sum, each) => sum + each, 0);
+    let left = at.xMm;
+    widths.forEach((width, place) => {
+      if (place % 2 === 0) box(left, at.yMm, width * module, at.heightMm);
+      left += width * module;
+    });
+    const size = FIGURES_MM * POINTS_PER_MM;
+    page.drawText(text, {
+      x: x(at.xMm + at.widthMm / 2) - fonts.regular.widthOfTextAtSize(text, size) / 2,
+      y: y(at.yMm + at.heightMm + FIGURES_MM),
+      size,
+      font: fonts.regular,
+      color: BLACK,
+    });
+  }
+}
+
+function outline(page: PDFPage, piece: SetPiece, x: (mm: number) => number, y: (mm: number) => number): void {
+  const line = { borderColor: GREY, borderWidth: CUT_POINTS };
+  if (piece.outline === 'round') {
+    const radius = piece.widthMm / 2;
+    page.drawCircle({ x: x(radius), y: y(radius), size: radius * POINTS_PER_MM, ...line });
+  } else
+    page.drawRectangle({
+      x: x(0),
+      y: y(piece.heightMm),
+      width: piece.widthMm * POINTS_PER_MM,
+      height: piece.heightMm * POINTS_PER_MM,
+      ...line,
+    });
+}

@@ -1,0 +1,67 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import type { LabelRules } from '../../core/label/labelRules';
+import { newProduct } from '../../core/product/newProduct';
+import type { Product } from '../../core/product/product';
+import { callApi } from '../shared/api';
+import type { StoredItem } from '../shared/saveQueue';
+import type { Named } from './ProductFields';
+
+interface Props {
+  plans: Named[];
+  /** A plan that is chosen at first. */
+  planId: string | null;
+  rules: LabelRules;
+  size: { widthMm: number; heightMm: number };
+}
+
+/** A new product of a plan's pieces. */
+export default function NewProduct({ plans, planId, rules, size }: Props) {
+  const [chosen, setChosen] = useState(planId ?? plans[0]?.id ?? '');
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const plan = plans.find(({ id }) => id === chosen);
+  async function make() {
+    if (!plan || busy) return;
+    setBusy(true);
+    const answer = await callApi<StoredItem<Product>>('POST', '/api/products', newProduct(plan, rules, size));
+    if (answer.success) location.assign(`/products/${encodeURIComponent(answer.data.item.id)}`);
+    else {
+      setProblem(answer.error.detail);
+      setBusy(false);
+    }
+  }
+  return (
+    <form
+      className="plate flex flex-wrap items-end gap-3 p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void make();
+      }}
+    >
+      <label className="flex min-w-60 flex-col">
+        <span className="quiet text-xs">Pieces of</span>
+        <select
+          className="select min-h-11 w-full"
+          value={chosen}
+          onChange={({ target }) => setChosen(target.value)}
+        >
+          {plans.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button type="submit" className="btn btn-primary min-h-11" disabled={!plan || busy}>
+        <Plus size={20} aria-hidden="true" />
+        New product
+      </button>
+      {problem && (
+        <p role="alert" className="text-error text-sm">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,127 @@
+import { useEffect, useRef, useState } from 'react';
+import { isBarcode } from '../../core/product/barcode';
+import type { Product } from '../../core/product/product';
+import { callApi } from '../shared/api';
+import { Line } from '../shared/Line';
+import { RecordProblem } from '../shared/RecordProblem';
+import type { StoredItem } from '../shared/saveQueue';
+import { withShowing } from '../shared/showing';
+import { useSaveQueue } from '../shared/useSaveQueue';
+import { LabelPanel, type RunChoice } from './LabelPanel';
+import { LabelFields, type Named, PackFields, WordFields } from './ProductFields';
+
+interface Props {
+  start: StoredItem<Product>;
+  plans: Named[];
+  packaging: Named[];
+  runs: RunChoice[];
+  /** Runs whose label is asked for. */
+  chosen: string[];
+}
+
+const QUIET_MS = 500;
+
+const STATE_WORDS = {
+  saved: 'Saved',
+  unsaved: 'Saving …',
+  saving: 'Saving …',
+  failed: 'Not saved',
+  conflict: 'Changed elsewhere',
+};
+
+/** A product with its label beside it, saved a moment after each change. */
+function ProductDesk({ start, plans, packaging, runs, chosen }: Props) {
+  const [product, setProduct] = useState(start.item);
+  const [past, setPast] = useState<Product[]>([]);
+  const { queue, state } = useSaveQueue<Product, StoredItem<Product>>(start, (item, revision) =>
+    callApi('PUT', `/api/products/${encodeURIComponent(item.id)}`, { item, revision }, { keepalive: true }),
+  );
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const fault = faultOf(product);
+  useEffect(() => {
+    if (fault !== null) return;
+    queue.want(product);
+    timer.current = setTimeout(() => void queue.flush(), QUIET_MS);
+    return () => clearTimeout(timer.current);
+  }, [product, fault, queue]);
+  const change = (part: Partial<Product>) => {
+    setPast([...past, product]);
+    setProduct({ ...product, ...part });
+  };
+  const undo = () => {
+    const before = past.at(-1);
+    if (!before) return;
+    setPast(past.slice(0, -1));
+    setProduct(before);
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <header className="flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto text-2xl font-semibold">{product.name || 'Without a name'}</h1>
+        <p className="quiet text-sm" role="status">
+          {fault ?? STATE_WORDS[state.kind]}
+        </p>
+        <button
+          type="button"
+          className="btn btn-secondary min-h-11"
+          disabled={past.length === 0}
+          onClick={undo}
+        >
+          Undo
+        </button>
+      </header>
+      {'problem' in state && (
+        <RecordProblem
+          problem={state.problem}
+          onKeepMine={() => void queue.keepMine(state.problem.revision ?? queue.revision())}
+          onTakeTheirs={() => {
+            const theirs = state.problem.current as Product;
+            queue.takeTheirs(theirs, state.problem.revision ?? 0);
+            setProduct(theirs);
+            setPast([]);
+          }}
+        />
+      )}
+      <div className="grid items-start gap-4 lg:grid-cols-[24rem_1fr]">
+        <div className="flex flex-col gap-3">
+          <section className="plate flex flex-col gap-2 p-4" aria-labelledby="pack-title">
+            <h2 id="pack-title" className="font-semibold">
+              The pack
+            </h2>
+            <Line label="Name" value={product.name} most={80} needed onText={(name) => change({ name })} />
+            <PackFields product={product} plans={plans} packaging={packaging} onChange={change} />
+          </section>
+          <section className="plate flex flex-col gap-2 p-4" aria-labelledby="words-title">
+            <h2 id="words-title" className="font-semibold">
+              What it says
+            </h2>
+            <WordFields product={product} onChange={change} />
+          </section>
+          <section className="plate flex flex-col gap-2 p-4" aria-labelledby="cut-title">
+            <h2 id="cut-title" className="font-semibold">
+              Rules and size
+            </h2>
+            <LabelFields product={product} onChange={change} />
+          </section>
+        </div>
+        <LabelPanel
+          product={fault === null ? product : queue.wanted()}
+          isSaved={state.kind === 'saved' && fault === null}
+          runs={runs}
+          chosen={chosen}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** Why a product can't be saved as it stands; null where it can. */
+function faultOf({ name, words, barcode }: Product): string | null {
+  if (name.trim() === '') return 'Not saved: it needs a name.';
+  if (words.some(({ language }) => language.trim() === '')) return 'Not saved: say which language it is.';
+  if (barcode !== null && !isBarcode(barcode))
+    return 'Not saved: a number of goods has 8, 12 or 13 digits, and its last one checks the others.';
+  return null;
+}
+
+export default withShowing(ProductDesk);

@@ -1,0 +1,27 @@
+import type { Workshop } from './openWorkshop';
+import { invalidField } from './problem';
+
+/** @throws Problem 422 where a product is of a plan that is not there, or packed in what is not on the shelf */
+export function checkProducts({ products, plans, materials }: Workshop): void {
+  for (const { item } of products.all()) {
+    item.parts.forEach(({ planId }, place) => {
+      if (!plans.newest(planId))
+        throw invalidField(`parts.${place}.planId`, `of “${item.name}” names a plan that is not there`);
+    });
+    item.packaging.forEach(({ materialId }, place) => {
+      if (!materials.asKept(materialId))
+        throw invalidField(
+          `packaging.${place}.materialId`,
+          `of “${item.name}” names what is not on the shelf`,
+        );
+    });
+  }
+}
+
+/** Names of products that pieces of a plan are sold as. */
+export function productsOfPlan({ products }: Workshop, planId: string): string[] {
+  return products
+    .all()
+    .filter(({ item }) => item.parts.some((part) => part.planId === planId))
+    .map(({ item }) => item.name);
+}
