@@ -76,18 +76,6 @@ const VIEWS = [
     '/shelf?material=bay-rope&side=lots',
     async (page) => page.locator('summary').filter({ hasText: 'B7-12' }).click(),
   ],
-  [
-    'recipe',
-    '/plans/recipe',
-    async (page) => {
-      await page
-        .getByLabel('As it stands in the notebook')
-        .fill(
-          'Hedge bar\n500 g Hold\n½ cup walnut-shell grit\n3 tsp marigold petals, 2 stirred in, 1 on the floor\n30 drops lime',
-        );
-      await page.getByLabel('What “lime” is').waitFor();
-    },
-  ],
   ['product', '/products/bare-face'],
   ['house-rules', '/house-rules'],
   [

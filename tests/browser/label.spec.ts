@@ -111,6 +111,7 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
   await page.goto('/house-rules');
   await page.getByRole('textbox', { name: 'Maker’s name' }).fill('Quiet Water Workshop');
   await page.getByRole('textbox', { name: 'Address', exact: true }).fill('Lane 1, Somewhere');
+  await page.keyboard.press('Tab');
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
   await page.goto(`/log/${run.id}`);
   await page.getByRole('link', { name: 'Label: Two Shores' }).click();

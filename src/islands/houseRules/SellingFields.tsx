@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react';
 import type { HouseChoices } from '../../core/houseRules/houseRules';
 import type { LabelSheet } from '../../core/houseRules/selling';
 import { overEdgeMm } from '../../core/label/labelSheet';
@@ -43,12 +44,12 @@ export function SellingFields({ choices: { maker, labelSheet }, onChange }: Prop
         Labels
       </h2>
       {MAKER.map(([key, label, most]) => (
-        <Line
+        <LineOnLeave
           key={key}
           label={label}
           value={maker[key]}
           most={most}
-          onText={(text) => onChange({ maker: { ...maker, [key]: text } })}
+          onLeave={(text) => onChange({ maker: { ...maker, [key]: text } })}
         />
       ))}
       <h3 className="mt-1 text-sm font-semibold">Sheets of stickers</h3>
@@ -81,5 +82,29 @@ export function SellingFields({ choices: { maker, labelSheet }, onChange }: Prop
         </p>
       )}
     </section>
+  );
+}
+
+interface LeaveProps {
+  label: string;
+  value: string;
+  most: number;
+  onLeave(text: string): void;
+}
+
+/** A line that counts once it is left: what it was before is kept of the whole of it, not of each letter. */
+function LineOnLeave({ label, value, most, onLeave }: LeaveProps) {
+  const [text, setText] = useState(value);
+  useEffect(() => setText(value), [value]);
+  return (
+    <Line
+      label={label}
+      value={text}
+      most={most}
+      onText={setText}
+      onLeave={() => {
+        if (text.trim() !== value) onLeave(text.trim());
+      }}
+    />
   );
 }

@@ -20,6 +20,7 @@ interface Props {
 }
 
 const QUIET_MS = 500;
+const IN_ONE_GO_MS = 1500;
 
 const STATE_WORDS = {
   saved: 'Saved',
@@ -44,14 +45,20 @@ function ProductDesk({ start, plans, packaging, runs, chosen }: Props) {
     timer.current = setTimeout(() => void queue.flush(), QUIET_MS);
     return () => clearTimeout(timer.current);
   }, [product, fault, queue]);
+  const typed = useRef({ what: '', atMs: 0 });
   const change = (part: Partial<Product>) => {
-    setPast([...past, product]);
+    const now = { what: Object.keys(part).join(), atMs: Date.now() };
+    // What is typed in one go is one step back.
+    const goesOn = now.what === typed.current.what && now.atMs - typed.current.atMs < IN_ONE_GO_MS;
+    typed.current = now;
+    if (!goesOn) setPast([...past, product]);
     setProduct({ ...product, ...part });
   };
   const undo = () => {
     const before = past.at(-1);
     if (!before) return;
     setPast(past.slice(0, -1));
+    typed.current = { what: '', atMs: 0 };
     setProduct(before);
   };
   return (

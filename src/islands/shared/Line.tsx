@@ -8,10 +8,20 @@ interface LineProps {
   needed?: boolean;
   className?: string;
   onText(text: string): void;
+  onLeave?(): void;
 }
 
 /** A line to write on. */
-export function Line({ label, value, most, hint, needed = false, className = '', onText }: LineProps) {
+export function Line({
+  label,
+  value,
+  most,
+  hint,
+  needed = false,
+  className = '',
+  onText,
+  onLeave,
+}: LineProps) {
   const id = useId();
   const isMissing = needed && value.trim() === '';
   return (
@@ -29,6 +39,7 @@ export function Line({ label, value, most, hint, needed = false, className = '',
         aria-invalid={isMissing}
         aria-describedby={isMissing ? `${id}-why` : undefined}
         onChange={({ target }) => onText(target.value)}
+        onBlur={onLeave}
       />
       {isMissing && (
         <span id={`${id}-why`} className="text-error text-xs">
