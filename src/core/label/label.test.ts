@@ -162,6 +162,14 @@ test('a text is broken between words, and a word that is wider than the place is
     ['one two', 'three'],
   );
   assert.deepEqual(tooWide, []);
+  // A figure stays with its unit, and stands there with a plain space.
+  const kept = { ...block, text: 'one two\u00a0three' };
+  assert.deepEqual(
+    typeset({ ...box, widthMm: 10 }, { blocks: [kept], isCentred: false }, FONT).lines.map(
+      ({ text }) => text,
+    ),
+    ['one', 'two three'],
+  );
   assert.deepEqual(typeset({ ...box, widthMm: 4 }, { blocks: [block], isCentred: false }, FONT).tooWide, [
     'three',
   ]);

@@ -98,13 +98,19 @@ interface Broken {
   tooWide: string[];
 }
 
+/** A space that no line ends at: between a figure and its unit. */
+const KEPT_TOGETHER = '\u00a0';
+
 /** Lines of a text in a width, both in sizes of the font. */
 function broken({ text, isBold }: Block, widthEm: number, font: FontMetrics): Broken {
   const lines: Broken['lines'] = [];
   const tooWide: string[] = [];
   for (const paragraph of text.split('\n')) {
     let line = '';
-    const close = () => lines.push({ text: line, widthEm: font.width(line, isBold) });
+    const close = () => {
+      const told = line.replaceAll(KEPT_TOGETHER, ' ');
+      lines.push({ text: told, widthEm: font.width(told, isBold) });
+    };
     for (const word of paragraph.split(' ')) {
       const longer = line === '' ? word : `${line} ${word}`;
       if (line !== '' && font.width(longer, isBold) > widthEm) {

@@ -58,6 +58,8 @@ const KIND_NAMES: Record<string, string> = {
 
 /** Faults that the product's own schemas find, by the code that stands for their message. */
 const SCHEMA_FAULTS: ReadonlyMap<string, (id: string) => string> = new Map<string, (id: string) => string>([
+  ['barcode', () => 'must be 8, 12 or 13 digits, of which the last checks the others'],
+  ['plans-once', () => 'must name each plan once'],
   ['currency-letters', () => 'must be three capital letters, such as EUR'],
   ['money', () => 'must be an amount of money as text, such as "12.50", with at most four decimals'],
   ['more-than-nothing', () => 'must be more than nothing'],

@@ -76,19 +76,21 @@ export function netWords(
   const [first] = each;
   const pieces = each.reduce((sum, part) => sum + part.pieces, 0);
   const alike = first && each.every(({ netG }) => netG === first.netG);
-  return first && alike && pieces > 1 ? `${pieces} × ${first.netG} g` : `${wholeG} g`;
+  return first && alike && pieces > 1 ? `${pieces} × ${first.netG}${NO_BREAK}g` : `${wholeG}${NO_BREAK}g`;
 }
 
 const OZ_PER_LB = 16;
+/** A figure stays with its unit. */
+const NO_BREAK = '\u00a0';
 
 /** From a pound on its pounds stand beside the ounces (21 CFR 701.13(k); from memory). */
 function usWords({ g, oz }: NetQuantity, locale: string): string {
-  const ounces = `${showNumber(oz, 2, locale)} oz`;
-  if (oz < OZ_PER_LB) return `Net Wt ${ounces} (${g} g)`;
+  const ounces = `${showNumber(oz, 2, locale)}${NO_BREAK}oz`;
+  if (oz < OZ_PER_LB) return `Net Wt ${ounces} (${g}${NO_BREAK}g)`;
   const pounds = Math.floor(oz / OZ_PER_LB);
   const rest = oz - pounds * OZ_PER_LB;
   const inPounds = rest < 0.005 ? `${pounds} lb` : `${pounds} lb ${showNumber(rest, 2, locale)} oz`;
-  return `Net Wt ${ounces} (${inPounds}) ${g} g`;
+  return `Net Wt ${ounces} (${inPounds}) ${g}${NO_BREAK}g`;
 }
 
 /** “Best before the end of 05/2028”; after opening “12 M after opening”. */
