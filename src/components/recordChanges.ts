@@ -19,10 +19,17 @@ export function recordChanges(
 
 function byKey(before: unknown, after: unknown): ChangedField[] {
   return differences(before, after).map(({ path, mine, theirs }) => ({
-    label: LABELS[String(path[0])] ?? spelled(path),
+    label: labelOf(path),
     was: shortText(valueText(path, mine)),
     is: shortText(valueText(path, theirs)),
   }));
+}
+
+/** What is called by its key alone, and by what is within it. */
+function labelOf(path: readonly (string | number)[]): string {
+  const label = LABELS[String(path[0])];
+  if (label === undefined) return spelled(path);
+  return path.length > 1 ? `${label}, ${spelled(path.slice(1))}` : label;
 }
 
 const LABELS: Record<string, string> = {
@@ -33,6 +40,16 @@ const LABELS: Record<string, string> = {
   spareMoldId: 'What is left over goes into',
   currency: 'Currency',
   name: 'Name',
+  maker: 'Maker',
+  labelSheet: 'Sheets of stickers',
+  form: 'Packed as',
+  parts: 'In a pack',
+  packaging: 'Packaging of the pack',
+  words: 'What it says',
+  rules: 'By the rules of',
+  good: 'Good until',
+  barcode: 'Number of the goods',
+  label: 'Label',
   holdsMl: 'Holds, mL',
   stepG: 'Step, g',
   gramsStepG: 'Step when switched to grams, g',

@@ -1,3 +1,4 @@
+import type { Product } from '../core/product/product';
 import type { Workshop } from './openWorkshop';
 import { invalidField } from './problem';
 
@@ -18,10 +19,10 @@ export function checkProducts({ products, plans, materials }: Workshop): void {
   }
 }
 
-/** Names of products that pieces of a plan are sold as. */
-export function productsOfPlan({ products }: Workshop, planId: string): string[] {
+/** Products that pieces of a plan are sold as. */
+export function productsOfPlan({ products }: Workshop, planId: string): Product[] {
   return products
     .all()
     .filter(({ item }) => item.parts.some((part) => part.planId === planId))
-    .map(({ item }) => item.name);
+    .map(({ item }) => item);
 }

@@ -96,7 +96,7 @@ function checkDeletable(workshop: Workshop, kind: PutAwayKind, id: string): void
       'in-use',
       `Pieces of this plan are sold as ${soldAs
         .slice(0, 3)
-        .map((name) => `“${name}”`)
+        .map(({ name }) => `“${name}”`)
         .join(', ')}. Archive it instead, or take it out there first.`,
     );
   const within = workshop.plans

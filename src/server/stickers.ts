@@ -4,18 +4,43 @@ import { logEntry } from '../core/run/logEntry';
 import { compute } from './compute/threads';
 import { labelOf } from './labels';
 import type { Workshop } from './openWorkshop';
+import type { PdfFile } from './pdfAnswer';
 import { invalidField, notFound, Problem } from './problem';
 
 const MOST_RUNS = 20;
 const MOST_LABELS = 500;
+/** On a sheet of 20 by 40. */
+const MOST_PLACES = 800;
 
-/** Finished runs that a product's label can be of, the last first. */
-export function runsOfProduct({ runs }: Workshop, planIds: readonly string[], { parts }: Product) {
-  const own = new Set([
-    ...planIds.filter((id) => parts.some(({ planId }) => planId === id)),
-    ...parts.map(({ planId }) => planId),
-  ]);
-  return [...own].flatMap((planId) => runs.namesOfPlan(planId, MOST_RUNS).map((run) => ({ ...run, planId })));
+/** Runs whose labels an address asks for. */
+export function runsAsked(url: URL): string[] {
+  return url.searchParams.getAll('run').slice(0, MOST_RUNS);
+}
+
+/**
+ * Which stickers an address asks for: `of` and `count` of each product, and the `first` label that is free.
+ *
+ * @throws Problem 422 naming what is no whole number
+ */
+export function stickersAsked({ searchParams }: URL): Pick<Stickers, 'of' | 'first'> {
+  const counts = searchParams.getAll('count');
+  const of = searchParams
+    .getAll('of')
+    .map((id, place) => ({ id, count: wholeIn(counts[place] ?? '', 'count', [0, MOST_LABELS]) }));
+  return { of, first: wholeIn(searchParams.get('first') ?? '1', 'first', [1, MOST_PLACES]) };
+}
+
+function wholeIn(text: string, field: string, [least, most]: readonly [least: number, most: number]): number {
+  const figure = /^\d{1,4}$/.test(text.trim()) ? Number(text) : Number.NaN;
+  if (figure >= least && figure <= most) return figure;
+  throw invalidField(field, `has to be a whole number from ${least} to ${most}`);
+}
+
+/** Finished runs that a product's label can be of, of each plan the last first. */
+export function runsOfProduct({ runs }: Workshop, { parts }: Product) {
+  return parts.flatMap(({ planId }) =>
+    runs.namesOfPlan(planId, MOST_RUNS).map((run) => ({ ...run, planId })),
+  );
 }
 
 /** How many packs the good pieces on the rack make: of each plan's last batch that stands there. */
@@ -39,7 +64,12 @@ function productOf({ products }: Workshop, id: string): Product {
  *
  * @throws Problem 404
  */
-export async function oneLabel(workshop: Workshop, id: string, runIds: readonly string[], locale: string) {
+export async function oneLabel(
+  workshop: Workshop,
+  id: string,
+  runIds: readonly string[],
+  locale: string,
+): Promise<PdfFile> {
   const product = productOf(workshop, id);
   const { set } = await labelOf(workshop, product, runIds, locale);
   const pages = set.pieces.map((piece) => ({
@@ -73,7 +103,7 @@ export async function stickerSheets(
   const { labelSheet } = workshop.rules();
   const all = of.reduce((sum, { count }) => sum + count, 0);
   if (all < 1 || all > MOST_LABELS)
-    throw invalidField('count', `from 1 to ${MOST_LABELS} labels are printed at once`);
+    throw invalidField('count', `has to come to 1 to ${MOST_LABELS} labels in all`);
   if (overEdgeMm(labelSheet) > 0.05)
     throw new Problem(
       422,

@@ -4,7 +4,7 @@ import { fragrance } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
 import { startServer, temporaryFolder } from '../support/server';
 import { looksRight } from './looksRight';
-import { given, ownFile } from './workshop';
+import { bought, given, ownFile, sheetOfPlan } from './workshop';
 
 test('a plan says what it costs and sells for, and a run what it really cost, by its causes; a price that is not known is asked for', async ({
   page,
@@ -18,20 +18,8 @@ test('a plan says what it costs and sells for, and a run what it really cost, by
   const file = ownFile([[fragrance({ name: 'Cost scent' }), '2 %']]);
   const { id } = await given(request, file);
   const [base, scent] = ['base', 'fragrance'].map((of) => file.materials.find(({ kind }) => kind === of));
-  const buy = async (materialId: string | undefined, price: string | null, amount: number) => {
-    const answer = await request.post('/api/lots', {
-      data: {
-        item: { kind: 'material', id: materialId },
-        ...{ number: 'C-1', boughtOn: '2026-01-05', price, discountFraction: 0, amount },
-        ...{ bestBefore: null, openedOn: null, note: '' },
-      },
-      headers: { 'idempotency-key': crypto.randomUUID() },
-    });
-    expect(answer.status()).toBe(201);
-    return (await answer.json()).item.id as string;
-  };
-  await buy(base?.id, '100', 10_000);
-  const unpriced = await buy(scent?.id, null, 500);
+  await bought(request, base?.id, '100', 10_000);
+  const unpriced = await bought(request, scent?.id, null, 500);
 
   await page.goto(`${server.base}/plans/${id}`);
   await page.getByText('What it costs').click();
@@ -46,9 +34,7 @@ test('a plan says what it costs and sells for, and a run what it really cost, by
   await page.reload();
   await page.getByText('What it costs').click();
   // Base at 0.01 and scent at 0.2 a gram.
-  const { sheet } = await (
-    await request.post('/api/sheet', { data: await (await request.get(`/api/plans/${id}/export`)).json() })
-  ).json();
+  const sheet = await sheetOfPlan(request, id);
   const baseG = sheet.totals.baseG;
   const costs = baseG * 0.01 + baseG * 0.02 * 0.2;
   const term = (name: string) => page.locator('dt', { hasText: name }).locator('+ dd');

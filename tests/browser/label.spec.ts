@@ -6,7 +6,7 @@ import { additive, base, blend, fragrance, planFile } from '../support/planFiles
 import { nextEvent } from '../support/runs';
 import { looksRight } from './looksRight';
 import { test } from './ownServer';
-import { given } from './workshop';
+import { bought, given, sheetOfPlan } from './workshop';
 
 const POINTS_PER_MM = 72 / 25.4;
 
@@ -77,7 +77,14 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
     [rose],
   );
   const { id } = await given(request, file);
-  await given(request, planFile([{ base: white }], { name: 'Plain White' }));
+  const plain = await given(request, planFile([{ base: white }], { name: 'Plain White' }));
+  const { item: box } = await (
+    await request.post('/api/materials', {
+      data: { kind: 'packaging', name: 'Gift box', note: '', lowStock: null, archived: false },
+    })
+  ).json();
+  for (const { id: material } of file.materials) await bought(request, material, '50', 5000);
+  await bought(request, box.id, '20', 20);
   let run: Run = await (
     await request.post('/api/runs', { data: { id: crypto.randomUUID(), planId: id } })
   ).json();
@@ -191,9 +198,37 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
   await expect(lacks).toContainText('a label names a telephone number');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(drawing).not.toContainText('Net Wt');
+  // Priced with the margin of the house: two at what their run cost, one as planned, and a box. All of it costs a cent a gram.
+  await page.getByRole('button', { name: 'Packaging of the pack' }).click();
+  const cost = page.getByRole('region', { name: 'What a pack costs' });
+  const costs = (name: string) => cost.locator('dt', { hasText: name }).locator('+ dd');
+  const euros = (cents: number) => `€${(cents / 100).toFixed(2)}`;
+  const each =
+    run.snapshot.sheet.pours.reduce(
+      (sum, { baseG, lines, laid }) => [...lines, ...laid].reduce((of, { massG }) => of + massG, sum + baseG),
+      0,
+    ) / 6;
+  const plainEach = (await sheetOfPlan(request, plain.id)).totals.baseG / 6;
+  const together = 2 * each + plainEach + 100;
+  await expect(costs('2 × Two Shores')).toHaveText(euros(2 * each));
+  await expect(costs('1 × Plain White')).toHaveText(euros(plainEach));
+  await expect(costs('1 × Gift box')).toHaveText('€1.00');
+  await expect(costs('Together')).toHaveText(euros(together));
+  // A margin of 60 % of the price leaves 40 % for the cost.
+  await expect(cost).toContainText(`Retail ${euros(Math.ceil(together / 0.4 - 1e-9))}`);
+  await looksRight(page, 'a product with its label and what it costs');
   await page.getByRole('link', { name: 'Products' }).first().click();
   await expect(page.getByRole('row', { name: /Two Shores/ })).toContainText(
     'Set: 2 pieces of Two Shores, 1 piece of Plain White',
   );
   await looksRight(page, 'products');
+
+  // Deleted, and brought back.
+  await page.getByRole('link', { name: 'Two Shores' }).click();
+  await page.getByRole('button', { name: 'Delete this product' }).click();
+  await page.getByRole('button', { name: 'Yes, delete it' }).click();
+  await expect(page.getByText('“Two Shores” is deleted.')).toBeVisible();
+  await page.getByRole('link', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('heading', { name: 'Two Shores', level: 1 })).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { type APIRequestContext, expect, type Page } from '@playwright/test';
 import type { DosedMaterial } from '../../src/core/materials/material';
 import type { PlanFile } from '../../src/core/plan/plan';
+import type { Sheet } from '../../src/core/plan/sheet';
 import { base, fragrance, mold, planFile } from '../support/planFiles';
 
 let counted = 0;
@@ -41,6 +42,31 @@ export async function given(
   const answer = await request.post('/api/plans/import', { data: file });
   expect(answer.status()).toBe(201);
   return { id: (await answer.json()).id, file };
+}
+
+/** Puts a lot of a material onto the shelf; answers its id. */
+export async function bought(
+  request: APIRequestContext,
+  materialId: string | undefined,
+  price: string | null,
+  amount: number,
+): Promise<string> {
+  const answer = await request.post('/api/lots', {
+    data: {
+      item: { kind: 'material', id: materialId },
+      ...{ number: 'C-1', boughtOn: '2026-01-05', price, discountFraction: 0, amount },
+      ...{ bestBefore: null, openedOn: null, note: '' },
+    },
+    headers: { 'idempotency-key': crypto.randomUUID() },
+  });
+  expect(answer.status()).toBe(201);
+  return (await answer.json()).item.id;
+}
+
+/** What a plan comes to, as the server has it. */
+export async function sheetOfPlan(request: APIRequestContext, id: string): Promise<Sheet> {
+  const file = await (await request.get(`/api/plans/${id}/export`)).json();
+  return (await (await request.post('/api/sheet', { data: file })).json()).sheet;
 }
 
 /** A copy of a plan of the demo by its name, so that tests that run at the same time do not change one plan; its id. */

@@ -70,7 +70,7 @@ const PLACES = [
     'shelf/import',
   ],
   ...['put-away/plan', 'put-away/lot', 'versions/material', 'versions/house-rules', 'copies', 'copies/look'],
-  ...['products', 'labels', 'labels/sheet.pdf'],
+  ...['products', 'labels', 'labels/sheet.pdf', 'pack-cost'],
   ...['copies/bring-back', 'copies/waiting', 'copies/second-place', 'devices', 'schemas', 'health'],
 ];
 const hostile = fc.record({

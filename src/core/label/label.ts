@@ -39,7 +39,8 @@ export type TextKind =
   | 'origin'
   | 'good'
   | 'batch'
-  | 'maker';
+  | 'maker'
+  | 'figures';
 
 export interface LabelTexts {
   front: { kind: TextKind; text: string }[];
@@ -58,7 +59,7 @@ export interface LabelCodes {
 export interface SetPiece extends LabelPiece {
   lines: SetLine<TextKind>[];
   qr: { box: Box; rows: boolean[][] } | null;
-  bars: { box: Box; widths: number[]; text: string } | null;
+  bars: { box: Box; widths: number[] } | null;
 }
 
 /** What does not fit on a label. */
@@ -93,8 +94,9 @@ const MODULE_MM = 0.264;
 const BARS_MM = 18.3;
 /** Left and right of bars, modules. */
 const QUIET = 11;
-/** Below bars, for their figures. */
+/** Below bars, for their figures, which are as high as leaves a gap. */
 const FIGURES_MM = 2.6;
+const FIGURE_HEIGHT_MM = 1.8;
 const APART_MM = 2;
 
 /** Sets the texts of a label by the rules it is written by. */
@@ -112,8 +114,7 @@ export function setLabel(
   const written = pieces.map((piece): SetPiece => {
     const set: SetPiece = { ...piece, lines: [], qr: null, bars: null };
     for (const { side, box } of piece.places) {
-      const { room, qr, bars } =
-        side === 'back' ? withCodes(box, codes) : { room: box, qr: null, bars: null };
+      const { room, qr, bars, figures } = withCodes(box, side === 'back' ? codes : NO_CODES, font);
       const content: PanelText<TextKind> =
         side === 'front'
           ? {
@@ -123,7 +124,7 @@ export function setLabel(
             }
           : { blocks: texts.back.map(blocks), isCentred: false };
       const { lines, missingMm, tooWide } = typeset(room, content, font);
-      set.lines.push(...lines);
+      set.lines.push(...lines, ...figures);
       if (qr) set.qr = qr;
       if (bars) set.bars = bars;
       if (missingMm > 0.005) faults.push({ code: 'no-room', side, missingMm });
@@ -165,30 +166,43 @@ function blocksBy(
 
 const BOLD: ReadonlySet<TextKind> = new Set(['name', 'net', 'cautions', 'draft']);
 
-/** Codes along the foot of a place, and what is left above them. */
-function withCodes(box: Box, { qr, bars }: LabelCodes) {
-  const barsMm = bars
-    ? { width: (sum(bars.widths) + 2 * QUIET) * MODULE_MM, height: BARS_MM + FIGURES_MM }
-    : null;
-  const heightMm = Math.max(qr ? QR_MM : 0, barsMm?.height ?? 0);
-  if (heightMm === 0) return { room: box, qr: null, bars: null };
-  const yMm = box.yMm + box.heightMm - heightMm;
+const NO_CODES: LabelCodes = { qr: null, bars: null };
+
+interface PlacedCodes extends Pick<SetPiece, 'qr' | 'bars'> {
+  /** What is left above them. */
+  room: Box;
+  figures: SetLine<TextKind>[];
+}
+
+/** Codes along the foot of a place. */
+function withCodes(box: Box, { qr, bars }: LabelCodes, font: FontMetrics): PlacedCodes {
+  const heightMm = Math.max(qr ? QR_MM : 0, bars ? BARS_MM + FIGURES_MM : 0);
+  if (heightMm === 0) return { room: box, qr: null, bars: null, figures: [] };
+  const footMm = box.yMm + box.heightMm;
+  const barsBox = bars && {
+    xMm: box.xMm + box.widthMm - (sum(bars.widths) + QUIET) * MODULE_MM,
+    yMm: footMm - heightMm,
+    widthMm: sum(bars.widths) * MODULE_MM,
+    heightMm: BARS_MM,
+  };
   return {
     room: { ...box, heightMm: Math.max(1, box.heightMm - heightMm - APART_MM) },
     qr: qr && {
       rows: qr,
-      box: { xMm: box.xMm, yMm: yMm + heightMm - QR_MM, widthMm: QR_MM, heightMm: QR_MM },
+      box: { xMm: box.xMm, yMm: footMm - QR_MM, widthMm: QR_MM, heightMm: QR_MM },
     },
-    bars: bars &&
-      barsMm && {
-        ...bars,
-        box: {
-          xMm: box.xMm + box.widthMm - barsMm.width + QUIET * MODULE_MM,
-          yMm,
-          widthMm: sum(bars.widths) * MODULE_MM,
-          heightMm: BARS_MM,
-        },
-      },
+    bars: bars && barsBox && { widths: bars.widths, box: barsBox },
+    figures: bars && barsBox ? [figuresBelow(barsBox, bars.text, font)] : [],
+  };
+}
+
+/** The number that bars stand for, in the middle below them. */
+function figuresBelow(bars: Box, text: string, { capital, width }: FontMetrics): SetLine<TextKind> {
+  const sizeMm = FIGURE_HEIGHT_MM / capital;
+  return {
+    ...{ kind: 'figures', text, isBold: false, sizeMm },
+    xMm: bars.xMm + (bars.widthMm - width(text, false) * sizeMm) / 2,
+    baselineMm: bars.yMm + bars.heightMm + FIGURES_MM,
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Migration } from '../migrate';
+import { keepVersions } from './keepVersions';
 
 /** Tables with one record a row, by the kind that their records are called in paths. */
 const KINDS = [
@@ -9,9 +10,6 @@ const KINDS = [
   ['scale', 'scales', 'id'],
   ['house-rules', 'house_rules', 'only'],
 ] as const;
-
-/** Saves of one record beyond this many are forgotten, the oldest first. */
-const MOST_KEPT = 200;
 
 /** What a record was before it was saved over or taken away; and any kind of record can be put away. */
 export const recordVersions: Migration = {
@@ -29,18 +27,7 @@ export const recordVersions: Migration = {
       PRIMARY KEY (kind, id, revision)
     ) STRICT, WITHOUT ROWID;
 
-    ${KINDS.map(([kind, table, id]) => {
-      const keep = (until: string) => /* sql */ `
-        INSERT OR REPLACE INTO record_versions (kind, id, revision, record, shape, changed_at, until)
-          VALUES ('${kind}', OLD.${id}, OLD.revision, OLD.record, OLD.shape, OLD.changed_at, ${until});
-        DELETE FROM record_versions
-          WHERE kind = '${kind}' AND id = OLD.${id} AND revision <= OLD.revision - ${MOST_KEPT};`;
-      return /* sql */ `
-    CREATE TRIGGER ${table}_keep_versions BEFORE UPDATE ON ${table} WHEN OLD.record <> NEW.record
-      BEGIN ${keep('NEW.changed_at')} END;
-    CREATE TRIGGER ${table}_keep_last BEFORE DELETE ON ${table}
-      BEGIN ${keep("strftime('%Y-%m-%dT%H:%M:%fZ', 'now')")} END;`;
-    }).join('\n')}
+    ${KINDS.map(([kind, table, id]) => keepVersions(kind, table, id)).join('\n')}
 
     CREATE TABLE any_put_away (
       kind TEXT NOT NULL,

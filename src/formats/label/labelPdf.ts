@@ -2,7 +2,12 @@ import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import type { SetPiece } from '../../core/label/label';
 import type { OnPage } from '../../core/label/labelSheet';
-import { labelFont } from './labelFont';
+
+/** The files of its fonts, TrueType. */
+export interface FontFiles {
+  regular: Uint8Array;
+  bold: Uint8Array;
+}
 
 /** A page with the pieces of paper on it. */
 export interface LabelPage {
@@ -16,24 +21,23 @@ const POINTS_PER_MM = 72 / 25.4;
 const CUT_POINTS = 0.25;
 const BLACK = rgb(0, 0, 0);
 const GREY = rgb(0.6, 0.6, 0.6);
-/** Of the figures below bars, mm. */
-const FIGURES_MM = 2.2;
 
-/**
- * Labels to scale as PDF, with their fonts and with text that can be selected.
- *
- * @param outlines whether the lines that they are cut along are drawn
- */
+export interface LabelPrint {
+  pages: readonly LabelPage[];
+  title: string;
+  /** Whether the lines that they are cut along are drawn. */
+  outlines: boolean;
+}
+
+/** Labels to scale as PDF, with their fonts and with text that can be selected. */
 export async function labelPdf(
-  pages: readonly LabelPage[],
-  title: string,
-  outlines: boolean,
+  { pages, title, outlines }: LabelPrint,
+  { regular, bold }: FontFiles,
 ): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle(title);
   document.setLanguage('en');
-  const { regular, bold } = labelFont();
   const fonts = {
     regular: await document.embedFont(regular, { subset: true }),
     bold: await document.embedFont(bold, { subset: true }),
@@ -80,20 +84,12 @@ function draw(
     });
   }
   if (piece.bars) {
-    const { box: at, widths, text } = piece.bars;
+    const { box: at, widths } = piece.bars;
     const module = at.widthMm / widths.reduce((sum, each) => sum + each, 0);
     let left = at.xMm;
     widths.forEach((width, place) => {
       if (place % 2 === 0) box(left, at.yMm, width * module, at.heightMm);
       left += width * module;
-    });
-    const size = FIGURES_MM * POINTS_PER_MM;
-    page.drawText(text, {
-      x: x(at.xMm + at.widthMm / 2) - fonts.regular.widthOfTextAtSize(text, size) / 2,
-      y: y(at.yMm + at.heightMm + FIGURES_MM),
-      size,
-      font: fonts.regular,
-      color: BLACK,
     });
   }
 }

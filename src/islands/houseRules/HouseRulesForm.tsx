@@ -1,9 +1,9 @@
-import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import type { HouseChoices, Jug, Scale } from '../../core/houseRules/houseRules';
 import type { InstrumentCheck } from '../../core/run/instrumentCheck';
 import type { FigureRule } from '../../core/units/parseFigure';
 import { callApi } from '../shared/api';
+import { DeskHeader } from '../shared/DeskHeader';
 import { FigureField } from '../shared/FigureField';
 import { RecordProblem } from '../shared/RecordProblem';
 import type { StoredItem } from '../shared/saveQueue';
@@ -30,14 +30,6 @@ interface Props {
 }
 
 const BATCHES: FigureRule = { unit: '', least: 0.1, most: 1000 };
-
-const STATE_WORDS = {
-  saved: 'Saved',
-  unsaved: 'Saving …',
-  saving: 'Saving …',
-  failed: 'Not saved',
-  conflict: 'Not saved',
-};
 
 /** Every choice of the workshop with its reason, saved at each change; below them what it works with. */
 function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
@@ -71,21 +63,7 @@ function HouseRulesForm({ start, jugs, scales, checks, molds }: Props) {
 
   return (
     <div className="flex max-w-5xl flex-col gap-3">
-      <header className="flex items-center gap-3">
-        <h1 className="mr-auto text-2xl font-semibold">House rules</h1>
-        <p className="quiet text-sm" role="status">
-          {STATE_WORDS[state.kind]}
-        </p>
-        <button
-          type="button"
-          className="btn btn-secondary min-h-11"
-          disabled={past.length === 0}
-          onClick={undo}
-        >
-          <Undo2 size={18} aria-hidden="true" />
-          Undo
-        </button>
-      </header>
+      <DeskHeader title="House rules" state={state.kind} canUndo={past.length > 0} onUndo={undo} />
       {'problem' in state && (
         <RecordProblem
           problem={state.problem}

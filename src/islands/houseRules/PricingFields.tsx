@@ -1,5 +1,6 @@
 import type { PriceEnding, Pricing } from '../../core/houseRules/pricing';
 import type { FigureRule } from '../../core/units/parseFigure';
+import { Choice } from '../shared/Choice';
 import { FigureField } from '../shared/FigureField';
 
 interface Props {
@@ -42,37 +43,29 @@ export function PricingFields({ pricing, onChange }: Props) {
   );
   return (
     <>
-      <label className="flex flex-col">
-        <span className="quiet text-xs">Prices are made by</span>
-        <select
-          className="select select-sm pointer-coarse:min-h-11 w-full"
-          value={pricing.by}
-          onChange={({ target }) =>
-            onChange({ ...pricing, by: target.value === 'margin' ? 'margin' : 'mark-up' })
-          }
-        >
-          <option value="margin">a margin of the price</option>
-          <option value="mark-up">a mark-up on the cost</option>
-        </select>
-      </label>
+      <Choice
+        label="Prices are made by"
+        value={pricing.by}
+        onChange={(chosen) => onChange({ ...pricing, by: chosen === 'margin' ? 'margin' : 'mark-up' })}
+      >
+        <option value="margin">a margin of the price</option>
+        <option value="mark-up">a mark-up on the cost</option>
+      </Choice>
       {pricing.by === 'margin'
         ? percent('margin', 'Margin at retail', PERCENT)
         : percent('markUp', 'Mark-up at retail', MARK_UP)}
       {FIELDS.map(([key, label, rule]) => percent(key, label, rule))}
-      <label className="flex flex-col">
-        <span className="quiet text-xs">Prices end on</span>
-        <select
-          className="select select-sm pointer-coarse:min-h-11 w-full"
-          value={pricing.ending}
-          onChange={({ target }) => onChange({ ...pricing, ending: target.value as PriceEnding })}
-        >
-          {Object.entries(ENDINGS).map(([value, name]) => (
-            <option key={value} value={value}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Choice
+        label="Prices end on"
+        value={pricing.ending}
+        onChange={(chosen) => onChange({ ...pricing, ending: chosen as PriceEnding })}
+      >
+        {Object.entries(ENDINGS).map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </Choice>
     </>
   );
 }

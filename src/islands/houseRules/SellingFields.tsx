@@ -4,6 +4,7 @@ import type { LabelSheet } from '../../core/houseRules/selling';
 import { overEdgeMm } from '../../core/label/labelSheet';
 import type { FigureRule } from '../../core/units/parseFigure';
 import { showNumber } from '../../core/units/showQuantity';
+import { Choice } from '../shared/Choice';
 import { FigureField } from '../shared/FigureField';
 import { Line } from '../shared/Line';
 import { useShowing } from '../shared/showing';
@@ -54,17 +55,15 @@ export function SellingFields({ choices: { maker, labelSheet }, onChange }: Prop
       ))}
       <h3 className="mt-1 text-sm font-semibold">Sheets of stickers</h3>
       <div className="grid grid-cols-2 gap-2">
-        <label className="col-span-2 flex flex-col">
-          <span className="quiet text-xs">Paper</span>
-          <select
-            className="select select-sm pointer-coarse:min-h-11 w-full"
-            value={labelSheet.paper}
-            onChange={({ target }) => change({ paper: target.value === 'letter' ? 'letter' : 'a4' })}
-          >
-            <option value="a4">A4, 210 × 297 mm</option>
-            <option value="letter">Letter, 8½ × 11 in</option>
-          </select>
-        </label>
+        <Choice
+          label="Paper"
+          className="col-span-2"
+          value={labelSheet.paper}
+          onChange={(paper) => change({ paper: paper === 'letter' ? 'letter' : 'a4' })}
+        >
+          <option value="a4">A4, 210 × 297 mm</option>
+          <option value="letter">Letter, 8½ × 11 in</option>
+        </Choice>
         {SHEET.map(([key, label, rule]) => (
           <FigureField
             key={key}

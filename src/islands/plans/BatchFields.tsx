@@ -8,8 +8,8 @@ import { withBatch } from '../../core/plan/withBatch';
 import type { LotStock } from '../../core/stock/stock';
 import { massUnit } from '../../core/units/showQuantity';
 import { explainBatchFault } from '../../words/en/plan/batchFault';
+import { Choice } from '../shared/Choice';
 import { useShowing } from '../shared/showing';
-import { Choice } from './Choice';
 import { usePlanPage } from './planContext';
 
 interface Props {

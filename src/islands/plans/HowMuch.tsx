@@ -4,9 +4,9 @@ import type { Batch } from '../../core/plan/batch';
 import type { Plan } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { LotStock } from '../../core/stock/stock';
+import { Choice } from '../shared/Choice';
 import { FigureField } from '../shared/FigureField';
 import { useShowing } from '../shared/showing';
-import { Choice } from './Choice';
 import { usePlanPage } from './planContext';
 
 const BatchFields = lazy(() => import('./BatchFields'));

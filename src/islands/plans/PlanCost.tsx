@@ -2,14 +2,14 @@ import { useMemo } from 'react';
 import { type Bounds, certainMinor, sumOfBounds } from '../../core/cost/bounds';
 import { COST_PARTS, costOf, houseLines, partOf, plannedLines, pricesMissing } from '../../core/cost/cost';
 import { plannedHandsS } from '../../core/cost/handsTime';
-import { type Price, pricesOf } from '../../core/cost/price';
+import { pricesOf } from '../../core/cost/price';
 import type { Sheet } from '../../core/plan/sheet';
 import type { ScheduledTask } from '../../core/schedule/scheduledTask';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import { needOf } from '../../core/stock/need';
-import { showPercent } from '../../core/units/showQuantity';
 import { amountWords, boundsWords, COST_PART_NAMES } from '../../words/en/cost/costWords';
 import { counted, listed } from '../../words/en/plural';
+import { PriceRow } from '../shared/PriceRow';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
@@ -84,8 +84,8 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
       {prices ? (
         <>
           <h3 className="mt-2 font-semibold">Price of a piece</h3>
-          <PriceRow name="Retail" price={prices.retail} />
-          <PriceRow name="Wholesale" price={prices.wholesale} />
+          <PriceRow name="Retail" price={prices.retail} currency={currency} />
+          <PriceRow name="Wholesale" price={prices.wholesale} currency={currency} />
           <p>
             {prices.breakEven === null
               ? 'Nothing stays of a sale.'
@@ -109,22 +109,4 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
 /** Names of what other plans make of it. */
 function madeNames({ pours }: Sheet): string[] {
   return pours.flatMap(({ embeds }) => embeds.filter(({ kind }) => kind === 'plan').map(({ name }) => name));
-}
-
-function PriceRow({ name, price }: { name: string; price: Price }) {
-  const { rules } = usePlanPage();
-  const { locale } = useShowing();
-  const money = (minor: number) =>
-    boundsWords({ leastMinor: minor, mostMinor: minor }, rules.currency, locale);
-  const { grossMinor, taxMinor, feeMinor, earnedMinor, margin } = price;
-  const off = [
-    taxMinor > 0 ? `${money(taxMinor)} tax` : '',
-    feeMinor > 0 ? `${money(feeMinor)} fees` : '',
-    `${money(earnedMinor)} earned, ${showPercent(margin, locale, 0)} of it`,
-  ].filter((words) => words !== '');
-  return (
-    <p>
-      {name} <strong>{money(grossMinor)}</strong>: {off.join(', ')}
-    </p>
-  );
 }

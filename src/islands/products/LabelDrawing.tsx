@@ -1,7 +1,5 @@
 import type { SetPiece } from '../../core/label/label';
 
-const FIGURES_MM = 2.2;
-
 /** A piece of paper of a label to scale, as it is printed. */
 export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string }) {
   const { widthMm, heightMm, outline, lines, qr, bars } = piece;
@@ -26,20 +24,7 @@ export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string })
         </text>
       ))}
       {qr && <path d={squares(qr)} fill="currentColor" />}
-      {bars && (
-        <>
-          <path d={stripes(bars)} fill="currentColor" />
-          <text
-            x={bars.box.xMm + bars.box.widthMm / 2}
-            y={bars.box.yMm + bars.box.heightMm + FIGURES_MM}
-            fontSize={FIGURES_MM}
-            textAnchor="middle"
-            fill="currentColor"
-          >
-            {bars.text}
-          </text>
-        </>
-      )}
+      {bars && <path d={stripes(bars)} fill="currentColor" />}
     </svg>
   );
 }

@@ -1,17 +1,21 @@
 import { CircleCheck, Download, OctagonAlert, TriangleAlert } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { isStop, type WholeLabel } from '../../core/label/labelFaults';
 import type { Product } from '../../core/product/product';
-import { heightWords, labelFaultWords, RULE_SOURCES } from '../../words/en/label/labelFaultWords';
-import { type ApiProblem, callApi } from '../shared/api';
+import { heightWords, labelFaultWords } from '../../words/en/label/labelFaultWords';
+import { RULE_SOURCES } from '../../words/en/label/labelNames';
+import { Choice } from '../shared/Choice';
 import { saveFrom } from '../shared/saveFile';
 import { useShowing } from '../shared/showing';
 import { LabelDrawing } from './LabelDrawing';
+import { useAsked } from './useAsked';
 
 /** A finished run that a label can be of. */
 export interface RunChoice {
   id: string;
   planId: string;
+  plan: string;
+  /** Its code and its day. */
   name: string;
 }
 
@@ -19,19 +23,17 @@ interface Props {
   product: Product;
   isSaved: boolean;
   runs: readonly RunChoice[];
-  /** Runs that were chosen by the address. */
-  chosen: readonly string[];
+  /** Those that were chosen. */
+  runIds: readonly string[];
+  onRuns(runIds: string[]): void;
 }
 
-const QUIET_MS = 250;
-
 /** The label as it would be printed, what is missing on it, and its prints. */
-export function LabelPanel({ product, isSaved, runs, chosen }: Props) {
+export function LabelPanel({ product, isSaved, runs, runIds, onRuns }: Props) {
   const { locale } = useShowing();
-  const [runIds, setRunIds] = useState(chosen);
-  const { label, problem } = useLabel(product, runIds);
+  const { answer: label, problem } = useAsked<WholeLabel>('/api/labels', { product, runs: runIds });
   const choose = (planId: string, id: string) =>
-    setRunIds([
+    onRuns([
       ...runIds.filter((each) => runs.find((run) => run.id === each)?.planId !== planId),
       ...(id === '' ? [] : [id]),
     ]);
@@ -49,21 +51,20 @@ export function LabelPanel({ product, isSaved, runs, chosen }: Props) {
         const own = runs.filter((run) => run.planId === planId);
         return (
           own.length > 1 && (
-            <label key={planId} className="flex flex-col">
-              <span className="quiet text-xs">Of which batch</span>
-              <select
-                className="select select-sm pointer-coarse:min-h-11 w-full"
-                value={runIds.find((id) => own.some((run) => run.id === id)) ?? ''}
-                onChange={({ target }) => choose(planId, target.value)}
-              >
-                <option value="">the last one</option>
-                {own.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Choice
+              key={planId}
+              label={product.parts.length > 1 ? `Of which batch, ${own[0]?.plan ?? ''}` : 'Of which batch'}
+              className="max-w-sm"
+              value={runIds.find((id) => own.some((run) => run.id === id)) ?? ''}
+              onChange={(id) => choose(planId, id)}
+            >
+              <option value="">the last one</option>
+              {own.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </Choice>
           )
         );
       })}
@@ -173,25 +174,4 @@ function Prints({ product, isSaved, query, isWhole }: PrintProps) {
       )}
     </div>
   );
-}
-
-/** The label of a product as it stands, set by the server a moment after it changes. */
-function useLabel(product: Product, runIds: readonly string[]) {
-  const [label, setLabel] = useState<WholeLabel | null>(null);
-  const [problem, setProblem] = useState<ApiProblem | null>(null);
-  const asked = JSON.stringify({ product, runs: runIds });
-  useEffect(() => {
-    let isWanted = true;
-    const timer = setTimeout(async () => {
-      const answer = await callApi<WholeLabel>('POST', '/api/labels', JSON.parse(asked));
-      if (!isWanted) return;
-      if (answer.success) setLabel(answer.data);
-      setProblem(answer.success ? null : answer.error);
-    }, QUIET_MS);
-    return () => {
-      isWanted = false;
-      clearTimeout(timer);
-    };
-  }, [asked]);
-  return { label, problem };
 }

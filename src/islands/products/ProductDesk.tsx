@@ -2,12 +2,15 @@ import { useEffect, useRef, useState } from 'react';
 import { isBarcode } from '../../core/product/barcode';
 import type { Product } from '../../core/product/product';
 import { callApi } from '../shared/api';
+import { DeskHeader } from '../shared/DeskHeader';
 import { Line } from '../shared/Line';
 import { RecordProblem } from '../shared/RecordProblem';
 import type { StoredItem } from '../shared/saveQueue';
 import { withShowing } from '../shared/showing';
 import { useSaveQueue } from '../shared/useSaveQueue';
+import { DeleteProduct } from './DeleteProduct';
 import { LabelPanel, type RunChoice } from './LabelPanel';
+import { PackCostPanel } from './PackCostPanel';
 import { LabelFields, type Named, PackFields, WordFields } from './ProductFields';
 
 interface Props {
@@ -17,28 +20,24 @@ interface Props {
   runs: RunChoice[];
   /** Runs whose label is asked for. */
   chosen: string[];
+  /** ISO 4217. */
+  currency: string;
 }
 
 const QUIET_MS = 500;
 const IN_ONE_GO_MS = 1500;
 
-const STATE_WORDS = {
-  saved: 'Saved',
-  unsaved: 'Saving …',
-  saving: 'Saving …',
-  failed: 'Not saved',
-  conflict: 'Changed elsewhere',
-};
-
 /** A product with its label beside it, saved a moment after each change. */
-function ProductDesk({ start, plans, packaging, runs, chosen }: Props) {
+function ProductDesk({ start, plans, packaging, runs, chosen, currency }: Props) {
   const [product, setProduct] = useState(start.item);
   const [past, setPast] = useState<Product[]>([]);
+  const [runIds, setRunIds] = useState(chosen);
   const { queue, state } = useSaveQueue<Product, StoredItem<Product>>(start, (item, revision) =>
     callApi('PUT', `/api/products/${encodeURIComponent(item.id)}`, { item, revision }, { keepalive: true }),
   );
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const fault = faultOf(product);
+  const shown = fault === null ? product : queue.wanted();
   useEffect(() => {
     if (fault !== null) return;
     queue.want(product);
@@ -63,20 +62,13 @@ function ProductDesk({ start, plans, packaging, runs, chosen }: Props) {
   };
   return (
     <div className="flex flex-col gap-3">
-      <header className="flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-2xl font-semibold">{product.name || 'Without a name'}</h1>
-        <p className="quiet text-sm" role="status">
-          {fault ?? STATE_WORDS[state.kind]}
-        </p>
-        <button
-          type="button"
-          className="btn btn-secondary min-h-11"
-          disabled={past.length === 0}
-          onClick={undo}
-        >
-          Undo
-        </button>
-      </header>
+      <DeskHeader
+        title={product.name || 'Without a name'}
+        state={state.kind}
+        fault={fault}
+        canUndo={past.length > 0}
+        onUndo={undo}
+      />
       {'problem' in state && (
         <RecordProblem
           problem={state.problem}
@@ -111,12 +103,16 @@ function ProductDesk({ start, plans, packaging, runs, chosen }: Props) {
             <LabelFields product={product} onChange={change} />
           </section>
         </div>
-        <LabelPanel
-          product={fault === null ? product : queue.wanted()}
-          isSaved={state.kind === 'saved' && fault === null}
-          runs={runs}
-          chosen={chosen}
-        />
+        <div className="flex flex-col gap-3">
+          <LabelPanel
+            product={shown}
+            isSaved={state.kind === 'saved' && fault === null}
+            {...{ runs, runIds }}
+            onRuns={setRunIds}
+          />
+          <PackCostPanel product={shown} runIds={runIds} currency={currency} />
+          <DeleteProduct id={product.id} />
+        </div>
       </div>
     </div>
   );

@@ -1,10 +1,11 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { LABEL_LAYOUTS } from '../../core/label/labelLayout';
-import { LABEL_RULES } from '../../core/label/labelRules';
+import { isUs, LABEL_RULES } from '../../core/label/labelRules';
 import { FORMS, type Product } from '../../core/product/product';
 import type { FigureRule } from '../../core/units/parseFigure';
-import { FORM_NAMES, LAYOUT_NAMES, RULE_NAMES } from '../../words/en/label/labelFaultWords';
+import { FORM_NAMES, LAYOUT_NAMES, RULE_NAMES } from '../../words/en/label/labelNames';
+import { Choice } from '../shared/Choice';
 import { FigureField } from '../shared/FigureField';
 import { Line } from '../shared/Line';
 
@@ -24,6 +25,8 @@ const PIECES: FigureRule = { unit: '', least: 1, most: 100, whole: true };
 const MONTHS: FigureRule = { unit: '', least: 1, most: 120, whole: true };
 const WIDTH: FigureRule = { unit: 'mm', least: 15, most: 400 };
 const HEIGHT: FigureRule = { unit: 'mm', least: 10, most: 300 };
+const FACE: FigureRule = { unit: 'cm²', least: 0, most: 10_000 };
+const MM2_PER_CM2 = 100;
 const MOST = { parts: 12, packaging: 12, words: 4 };
 
 /** What is in a pack, and what it is packed in. */
@@ -224,6 +227,15 @@ export function LabelFields({ product, onChange }: Pick<FieldsProps, 'product' |
           onChange={(heightMm) => cut({ heightMm })}
         />
       )}
+      {isUs(rules) && (
+        <FigureField
+          label="Face of the pack, where it is larger; 0: the label’s"
+          className="col-span-2"
+          rule={FACE}
+          value={(label.faceMm2 ?? 0) / MM2_PER_CM2}
+          onChange={(cm2) => cut({ faceMm2: cm2 === 0 ? null : cm2 * MM2_PER_CM2 })}
+        />
+      )}
       <Pick
         label="Good until"
         value={good.by}
@@ -309,19 +321,12 @@ interface PickProps {
 
 function Pick({ label, value, options, onPick }: PickProps) {
   return (
-    <label className="flex flex-1 flex-col">
-      <span className="quiet text-xs">{label}</span>
-      <select
-        className="select select-sm pointer-coarse:min-h-11 w-full"
-        value={value}
-        onChange={({ target }) => onPick(target.value)}
-      >
-        {options.map(([each, name]) => (
-          <option key={each} value={each}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Choice label={label} value={value} className="flex-1" onChange={onPick}>
+      {options.map(([each, name]) => (
+        <option key={each} value={each}>
+          {name}
+        </option>
+      ))}
+    </Choice>
   );
 }

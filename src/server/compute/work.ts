@@ -18,9 +18,9 @@ import { NoWorkshopError } from '../../db/copies/whatItHolds';
 import { DATABASE_FILE } from '../../db/dataFolder.mjs';
 import type { CsvStyle } from '../../formats/csv';
 import { labelCodes } from '../../formats/label/labelCodes';
-import { labelFont } from '../../formats/label/labelFont';
-import { type LabelPage, labelPdf } from '../../formats/label/labelPdf';
+import { type LabelPrint, labelPdf } from '../../formats/label/labelPdf';
 import { type Imported, importShelf, shelfImportSchema } from '../importShelf';
+import { labelFont } from '../labelFont';
 import { readOpen } from '../openFormats/readOpen';
 import { writeOpen } from '../openFormats/writeOpen';
 import { tablesOf, type Workshop } from '../openWorkshop';
@@ -50,7 +50,7 @@ interface Works {
     input: { asked: Omit<LabelAsked, 'codes'>; batchCode: string | null; barcode: string | null };
     output: SetLabel;
   };
-  labelPdf: { input: { pages: LabelPage[]; title: string; outlines: boolean }; output: Uint8Array };
+  labelPdf: { input: LabelPrint; output: Uint8Array };
   /** A workshop in open formats, from a copy of its database. */
   writeOpen: { input: { path: string; to: string; at: string }; output: undefined };
   /** A database from a workshop in open formats; answers why it is none, or null. */
@@ -75,7 +75,7 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
   fault: ({ path }) => faultOf(path, true),
   setLabel: ({ asked, batchCode, barcode }) =>
     setLabel({ ...asked, codes: labelCodes(batchCode, barcode) }, labelFont().metrics),
-  labelPdf: ({ pages, title, outlines }) => labelPdf(pages, title, outlines),
+  labelPdf: (print) => labelPdf(print, labelFont()),
   writeOpen: async ({ path, to, at }) => {
     await writeOpen(path, to, at);
     return undefined;

@@ -1,17 +1,10 @@
-import type { APIRoute } from 'astro';
-import { param, problemOf } from '../../../../server/endpoint';
-import { pdfAnswer } from '../../../../server/pdfAnswer';
+import { param } from '../../../../server/endpoint';
+import { pdfEndpoint } from '../../../../server/pdfAnswer';
 import { preferencesOf } from '../../../../server/preferences';
-import { oneLabel } from '../../../../server/stickers';
+import { oneLabel, runsAsked } from '../../../../server/stickers';
 import { workshop } from '../../../../server/workshop';
 
-export const GET: APIRoute = async (context) => {
-  try {
-    const { locale } = preferencesOf(context.request, context.cookies).showing;
-    const runs = context.url.searchParams.getAll('run').slice(0, 20);
-    const { name, bytes } = await oneLabel(workshop(), param(context, 'id'), runs, locale);
-    return pdfAnswer(name, bytes);
-  } catch (error) {
-    return problemOf(error, context.request).toResponse();
-  }
-};
+export const GET = pdfEndpoint((context) => {
+  const { locale } = preferencesOf(context.request, context.cookies).showing;
+  return oneLabel(workshop(), param(context, 'id'), runsAsked(context.url), locale);
+});

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import fontkit from '@pdf-lib/fontkit';
-import type { FontMetrics } from '../../core/label/typeset';
+import type { FontMetrics } from '../core/label/typeset';
+import type { FontFiles } from '../formats/label/labelPdf';
 
 const FAMILY = '@expo-google-fonts/atkinson-hyperlegible-next';
 const FILES = {
@@ -10,9 +11,7 @@ const FILES = {
 };
 
 /** The fonts of labels, as their files are, and what is measured of them. */
-export interface LabelFont {
-  regular: Uint8Array;
-  bold: Uint8Array;
+export interface LabelFont extends FontFiles {
   metrics: FontMetrics;
 }
 

@@ -3,13 +3,13 @@ import type { ReactNode } from 'react';
 interface Props {
   label: string;
   value: string;
-  className: string;
+  className?: string;
   children: ReactNode;
   onChange(value: string): void;
 }
 
-/** A choice of the plan's bar, with its name over it. */
-export function Choice({ label, value, className, children, onChange }: Props) {
+/** A small choice with its name over it. */
+export function Choice({ label, value, className = '', children, onChange }: Props) {
   return (
     <label className={`flex flex-col ${className}`}>
       <span className="quiet text-xs">{label}</span>
