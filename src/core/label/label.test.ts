@@ -109,7 +109,7 @@ test('whatever is written, no letter is lower than its rule, and what does not f
           for (const { kind, sizeMm } of lines) {
             const letterMm =
               sizeMm * (kind === 'net' && rules === 'eu-cosmetic' ? FONT.capital : FONT.lowerCase);
-            assert.ok(letterMm >= (kind === 'net' ? heights.netMm : heights.textMm) - 1e-9);
+            assert.ok(letterMm >= (kind === 'net' ? (heights.netMm ?? Number.NaN) : heights.textMm) - 1e-9);
           }
         const fits = !faults.some(({ code }) => code === 'no-room' || code === 'too-wide');
         for (const { lines, places, outline, widthMm: width } of pieces)
@@ -140,6 +140,11 @@ test('a label that is too small says how much is missing; a large one sets its l
   const sizeOf = (label: typeof small) =>
     label.pieces[0]?.lines.find(({ kind }) => kind === 'name')?.sizeMm ?? 0;
   assert.ok(sizeOf(setLabel(asked(), FONT)) > sizeOf(small));
+});
+
+test('what nobody weighed has no height of its net weight', () => {
+  const { heights } = setLabel(asked({ netG: 0, texts: { ...asked().texts, net: null } }), FONT);
+  assert.deepEqual(heights, { netMm: null, textMm: 0.9 });
 });
 
 test('in the US the net weight of a larger panel stands in its lowest third, or it is told', () => {

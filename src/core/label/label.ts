@@ -73,7 +73,11 @@ export interface SetLabel {
   pieces: SetPiece[];
   faults: FitFault[];
   /** Least heights that were held to, mm. */
-  heights: { netMm: number; textMm: number };
+  heights: {
+    /** null where the net quantity is not known: its height goes by it. */
+    netMm: number | null;
+    textMm: number;
+  };
 }
 
 export interface LabelAsked {
@@ -133,7 +137,7 @@ export function setLabel(
     }
     return set;
   });
-  return { pieces: written, faults, heights: { netMm, textMm } };
+  return { pieces: written, faults, heights: { netMm: texts.net === null ? null : netMm, textMm } };
 }
 
 /** The net quantity, where it reaches out of the lowest part of the panel. */

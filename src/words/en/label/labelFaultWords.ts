@@ -38,6 +38,12 @@ export function labelFaultWords(fault: LabelFault, locale: string): string {
 }
 
 /** How high letters have to be, and by which rule. */
-export function heightWords({ netMm, textMm }: { netMm: number; textMm: number }, locale: string): string {
-  return `Net weight at least ${showNumber(netMm, 2, locale)} mm high, all else ${showNumber(textMm, 2, locale)} mm.`;
+export function heightWords(
+  { netMm, textMm }: { netMm: number | null; textMm: number },
+  locale: string,
+): string {
+  const text = `${showNumber(textMm, 2, locale)} mm`;
+  return netMm === null
+    ? `Letters at least ${text} high.`
+    : `Net weight at least ${showNumber(netMm, 2, locale)} mm high, all else ${text}.`;
 }
