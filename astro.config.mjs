@@ -85,7 +85,8 @@ const threadFile = {
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  // Our own server serves the files.
+  adapter: node({ mode: 'middleware' }),
   integrations: [react()],
   devToolbar: { enabled: false },
   server: { host: '127.0.0.1' },

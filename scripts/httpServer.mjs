@@ -29,7 +29,6 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
  * @param {{ port: number, data: string, share: boolean, shareAt: string[] | null, tls: { cert: string, key: string } | null }} options
  */
 export async function serve({ port, data, share, shareAt, tls }) {
-  process.env.ASTRO_NODE_AUTOSTART = 'disabled';
   process.env.NODE_ENV = 'production';
   const { handler } = await import(pathToFileURL(join(projectFolder, 'dist', 'server', 'entry.mjs')).href);
 

@@ -55,22 +55,23 @@ function keyboard(page: Page): Hand {
     },
     async choose(from, wanted) {
       await from.focus();
-      await page.keyboard.type(wanted);
-      // A slow page hears the first letters as another name; then the arrows find it, as they do for a person.
-      for (let steps = await stepsTo(from, wanted); steps !== 0; steps -= Math.sign(steps))
+      // By the arrows: what is typed at a slow pace is heard as one name after the other.
+      for (let steps = await stepsTo(from, wanted); steps !== 0; steps = await stepsTo(from, wanted))
         await page.keyboard.press(steps > 0 ? 'ArrowDown' : 'ArrowUp');
     },
   };
 }
 
 /** How many options the wanted one is below the chosen one. */
-function stepsTo(from: Locator, wanted: string): Promise<number> {
-  return from.evaluate((select: HTMLSelectElement, name) => {
+async function stepsTo(from: Locator, wanted: string): Promise<number> {
+  const [at, chosen] = await from.evaluate((select: HTMLSelectElement, name) => {
     const options = [...select.options];
     const isWanted = (option: HTMLOptionElement | undefined) => option?.text.startsWith(name) === true;
-    if (isWanted(options[select.selectedIndex])) return 0;
-    return options.findIndex(isWanted) - select.selectedIndex;
+    const { selectedIndex } = select;
+    return [isWanted(options[selectedIndex]) ? selectedIndex : options.findIndex(isWanted), selectedIndex];
   }, wanted);
+  if (at === undefined || chosen === undefined || at < 0) throw new Error(`no option begins with ${wanted}`);
+  return at - chosen;
 }
 
 function escaped(text: string): string {

@@ -55,24 +55,55 @@ export interface ScaleWatch {
   stillMs: number;
 }
 
+/** What a scale shows while nothing is put on it, g. */
+export interface AtRest {
+  massG: number;
+  /** It goes up and down by so much by itself. */
+  flickerG: number;
+}
+
+/** What it showed in so long says what it shows at rest, ms. */
+const REST_MS = 1000;
+/** Further off, g, something was put on or taken off. */
+export const MOVED_G = 0.3;
+
+/**
+ * What stands on a scale, by the middle of what it showed in the last second: one reading may be a step off.
+ *
+ * @returns null while nothing was read
+ */
+export function atRest(readings: readonly ScaleReading[]): AtRest | null {
+  const last = readings.at(-1);
+  if (!last) return null;
+  const since = readings.findLastIndex(
+    ({ massG, isStable, atMs }) =>
+      isStable === false || last.atMs - atMs > REST_MS || Math.abs(massG - last.massG) > MOVED_G / 2,
+  );
+  const masses = readings.slice(since + 1).map(({ massG }) => massG);
+  const middle = masses.toSorted((a, b) => a - b)[Math.floor(masses.length / 2)];
+  return middle === undefined
+    ? { massG: last.massG, flickerG: 0 }
+    : { massG: middle, flickerG: Math.max(...masses) - Math.min(...masses) };
+}
+
 const ACCEPTED_AFTER_MS = 2000;
 const FEWEST_READINGS = 3;
 /** It stands still while it moves by no more than so many of its steps, or such a part of the band. */
 const STILL_STEPS = 1.5;
 const STILL_OF_BAND = 0.25;
-/** Less than so many steps, and than half of what is aimed at, is nothing yet. */
+/** Less than so many steps, or than it flickers at rest, and than half of what is aimed at, is nothing yet. */
 const NOTHING_STEPS = 2;
 
 /**
  * A weighing by its readings so far: stable while it does not move, accepted after two seconds and three readings in the
  * band. What stood on the scale before is taken off, so that doses go into one jug without tare.
  *
- * @param zeroG what stood there when it began
+ * @param zero what stood there when it began
  * @returns null while nothing was read
  */
 export function watchScale(
   readings: readonly ScaleReading[],
-  zeroG: number,
+  { massG: zeroG, flickerG }: AtRest,
   { targetG, bandG, stepG, isFine }: ScaleTarget,
 ): ScaleWatch | null {
   const last = readings.at(-1);
@@ -95,7 +126,7 @@ export function watchScale(
     nettoG,
     isStable: last.isStable ?? (still.length >= FEWEST_READINGS && stillMs >= ACCEPTED_AFTER_MS / 2),
     place:
-      nettoG <= Math.min(NOTHING_STEPS * stepG, targetG / 2)
+      nettoG <= Math.min(Math.max(NOTHING_STEPS * stepG, flickerG + stepG / 2), targetG / 2)
         ? 'nothing'
         : inBand(last.massG)
           ? 'in'

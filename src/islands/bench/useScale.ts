@@ -96,18 +96,18 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
   }, [lastMs]);
 
   const last = readings.at(-1);
-  const [zeroG, setZeroG] = useZero(runId, task?.id ?? null, weighed, last);
+  const [zero, setZero] = useZero(runId, task?.id ?? null, weighed, readings);
 
   // What stood there when the base of a jug was begun is its empty jug.
   const jugTaskId = task?.kind === 'weigh-base' && task.doneAt === null ? task.id : null;
   useEffect(() => {
-    if (jugTaskId !== null && zeroG !== null) keepEmptyJug(runId, jugTaskId, zeroG);
-  }, [runId, jugTaskId, zeroG]);
+    if (jugTaskId !== null && zero !== null) keepEmptyJug(runId, jugTaskId, zero.massG);
+  }, [runId, jugTaskId, zero]);
 
   const watch = useMemo(
     () =>
-      targetG === null || zeroG === null ? null : watchScale(readings, zeroG, scaleTarget(targetG, rules)),
-    [readings, zeroG, targetG, rules],
+      targetG === null || zero === null ? null : watchScale(readings, zero, scaleTarget(targetG, rules)),
+    [readings, zero, targetG, rules],
   );
 
   return {
@@ -140,7 +140,7 @@ export function useScale({ id: runId, events, snapshot: { rules } }: Run, task: 
     },
     isDrawerOpen,
     toggleDrawer: () => setDrawerOpen(!isDrawerOpen),
-    zero: () => last && setZeroG(last.massG),
+    zero: setZero,
     standIn: (request) => worker.current?.postMessage(request),
   };
 }

@@ -1,15 +1,12 @@
 import { useState } from 'react';
-import type { ScaleReading } from '../../core/run/scaleWatch';
+import { type AtRest, atRest, MOVED_G, type ScaleReading } from '../../core/run/scaleWatch';
 
-/** What stood on the scale when each weighing began, g, until the next thing is weighed. */
+/** What stood on the scale when each weighing began, until the next thing is weighed. */
 interface Zeros {
   /** So many things were weighed before. */
   after: number;
-  byTask: Record<string, number>;
+  byTask: Record<string, AtRest>;
 }
-
-/** It was tared, or its jug was taken off: so far below what stood there. */
-const BELOW_G = 0.3;
 
 /**
  * What stood on the scale when a weighing began, and is no part of it: kept while another task is looked at, and over a
@@ -22,21 +19,28 @@ export function useZero(
   runId: string,
   taskId: string | null,
   weighed: number,
-  last: ScaleReading | undefined,
-): [zeroG: number | null, set: (massG: number) => void] {
-  const key = `tallow.zero.${runId}`;
+  readings: readonly ScaleReading[],
+): [zero: AtRest | null, setZero: () => void] {
+  const key = `tallow.at-rest.${runId}`;
+  const last = readings.at(-1);
   const [zeros, setZeros] = useState<Zeros>(() => read(key));
   const own = zeros.after === weighed && taskId !== null ? (zeros.byTask[taskId] ?? null) : null;
-  const set = (massG: number) => {
-    if (taskId === null) return;
-    const byTask = { ...(zeros.after === weighed ? zeros.byTask : {}), [taskId]: massG };
+  const setZero = () => {
+    const now = atRest(readings);
+    if (taskId === null || now === null) return;
+    const byTask = { ...(zeros.after === weighed ? zeros.byTask : {}), [taskId]: now };
     const next = { after: weighed, byTask };
     setZeros(next);
     localStorage.setItem(key, JSON.stringify(next));
   };
-  if (last && taskId !== null && (own === null || (last.isStable !== false && last.massG < own - BELOW_G)))
-    set(last.massG);
-  return [own, set];
+  // Tared, or its jug taken off, it is below what stood there.
+  if (
+    last &&
+    taskId !== null &&
+    (own === null || (last.isStable !== false && last.massG < own.massG - MOVED_G))
+  )
+    setZero();
+  return [own, setZero];
 }
 
 function read(key: string): Zeros {
