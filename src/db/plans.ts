@@ -17,6 +17,7 @@ import {
   recordReader,
 } from './readRecord';
 import type { KeptText } from './recordVersions';
+import { keptReads } from './writes';
 
 interface Row {
   id: string;
@@ -47,11 +48,15 @@ const SELECT = /* sql */ `
     EXISTS (SELECT 1 FROM runs WHERE runs.plan_id = plans.id AND runs.plan_version = v.version) AS used
   FROM plans JOIN plan_versions v ON v.plan_id = plans.id`;
 
+const LATEST = 'v.version = plans.latest_version';
+
+/** Of so many lists what was read is kept until something is written. */
+const MOST_PAGES = 10;
+
 /** @param barsOf how many bars a cavity of a mold gives; one where the mold is not known or not sliced */
 export function planTable(db: Database.Database, barsOf: (moldId: string) => number) {
   const planOf = (id: string, record: string, shape: number) =>
     readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
-  const LATEST = 'v.version = plans.latest_version';
   const SHOWN = isShown('plan', 'plans.id');
   const NOT_DELETED =
     "NOT EXISTS (SELECT 1 FROM put_away p WHERE p.kind = 'plan' AND p.id = plans.id AND p.state = 'deleted')";
@@ -108,8 +113,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
       plan: plan.data,
     });
   };
-  const pageOf = (limit: number, offset: number, named = '') =>
-    (named === '' ? latest : latestNamed).all({ named: folded(named), limit, offset }).map(read);
+  const keptPages = keptReads<Page<StoredPlan>>(db, MOST_PAGES);
 
   return {
     /** The latest version of every plan that can be read, archived ones too, the last changed first. */
@@ -125,9 +129,12 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
      * @param named what the name contains
      */
     page(limit: number, offset: number, named = ''): Page<StoredPlan> {
-      const reads = pageOf(limit, offset, named);
-      const counted = named === '' ? count.get() : countNamed.get({ named: folded(named) });
-      return { items: readable(reads), broken: broken(reads), total: counted?.total ?? 0 };
+      const asked = { named: folded(named), limit, offset };
+      return keptPages(JSON.stringify(asked), () => {
+        const reads = (named === '' ? latest : latestNamed).all(asked).map(read);
+        const { total } = (named === '' ? count.get() : countNamed.get(asked)) ?? { total: 0 };
+        return { items: readable(reads), broken: broken(reads), total };
+      });
     },
     /** Plans that can't be read. */
     broken: (): BrokenRecord[] => broken(known.all().map(read)),

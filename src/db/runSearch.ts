@@ -4,6 +4,7 @@ import type { FaultsBy, FaultsOf, MeasuredRun } from '../core/knows/knows';
 import type { FacetValue, RunSearch } from '../core/run/facets';
 import type { Measure, MeasureKind } from '../core/run/measures';
 import { folded } from './folded';
+import { keptReads } from './writes';
 
 /** The index of finished runs: what is found by words, and sorted out by facets. */
 export function runSearchTable(db: Database.Database) {
@@ -53,6 +54,10 @@ export function runSearchTable(db: Database.Database) {
     `SELECT (SELECT count(*) FROM runs WHERE ended = 'finished') AS finished, (SELECT count(*) FROM run_search) AS indexed`,
   );
   const found = new Map<string, Database.Statement<unknown[], { id: string }>>();
+  const keptMissing = keptReads<readonly string[]>(db, 2);
+  const keptCounts = keptReads<{ finished: number; indexed: number }>(db, 1);
+  const keptFinds = keptReads<readonly { id: string }[]>(db, MOST_FINDS);
+  const keptFacets = keptReads<readonly (FacetValue & { count: number })[]>(db, MOST_KEPT);
   const faceted = new Map<string, Database.Statement<unknown[], FacetValue & { count: number }>>();
 
   return {
@@ -80,8 +85,9 @@ export function runSearchTable(db: Database.Database) {
     /** Faults that were seen, by the plan, base or mold of their runs, or by month. */
     faultsBy: (by: FaultsBy): FaultsOf[] => (by === 'month' ? faultsByMonth.all() : faultsBy.all(by)),
     /** Ids of finished runs that are not in the index yet, the last finished first. */
-    missing: (limit: number): string[] => missing.all(limit).map(({ id }) => id),
-    counts: () => counts.get() ?? { finished: 0, indexed: 0 },
+    missing: (limit: number): readonly string[] =>
+      keptMissing(String(limit), () => missing.all(limit).map(({ id }) => id)),
+    counts: () => keptCounts('', () => counts.get() ?? { finished: 0, indexed: 0 }),
     /** Ids of the runs that are found, the last finished first, and how many there are. */
     find(asked: RunSearch, offset: number, limit: number): { ids: string[]; total: number } {
       const { where, parts } = conditions(asked);
@@ -92,7 +98,7 @@ export function runSearchTable(db: Database.Database) {
           `SELECT s.run_id AS id FROM run_search s WHERE ${where} ORDER BY s.ended_at DESC, s.run_id`,
         );
       found.set(where, statement);
-      const ids = statement.all(...parts);
+      const ids = keptFinds(JSON.stringify([where, parts]), () => statement.all(...parts));
       return { ids: ids.slice(offset, offset + limit).map(({ id }) => id), total: ids.length };
     },
     /**
@@ -100,7 +106,7 @@ export function runSearchTable(db: Database.Database) {
      *
      * @param total how many are found: of many, all values are gone through; of few, only theirs
      */
-    facets(asked: RunSearch, total: number): (FacetValue & { count: number })[] {
+    facets(asked: RunSearch, total: number): readonly (FacetValue & { count: number })[] {
       const { where, parts } = conditions(asked, total > MANY ? '+s.place' : 's.place');
       if (where === null) return [];
       const statement =
@@ -110,10 +116,15 @@ export function runSearchTable(db: Database.Database) {
            WHERE ${where} GROUP BY s.facet, s.value ORDER BY count DESC, s.value`,
         );
       faceted.set(where, statement);
-      return statement.all(...parts);
+      return keptFacets(JSON.stringify([where, parts]), () => statement.all(...parts));
     },
   };
 }
+
+/** Of so many searches the values are kept: whoever turns the pages of one asks for them again. */
+const MOST_KEPT = 20;
+/** And what they find: each may find all runs. */
+const MOST_FINDS = 5;
 
 /** From so many on it is quicker to go through all of them. */
 const MANY = 500;

@@ -25,6 +25,7 @@ import {
 import { snapshotWithFields } from './upcasters/finding';
 import { derivedEvent, derivedSnapshot } from './upcasters/run';
 import { snapshotWithJugIds } from './upcasters/snapshotJugs';
+import { keptReads } from './writes';
 
 interface RunRow {
   id: string;
@@ -173,11 +174,12 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     const reads = rows.map(runs.read);
     return { items: readable(reads), broken: broken(reads), total };
   };
+  const countOfFinished = keptReads<number>(db, 1);
   /** Ids of finished runs, the last finished first, and how many there are. */
   function finishedIds(offset: number, limit: number): { ids: string[]; total: number } {
     return {
       ids: sql.finished.all(limit, offset).map(({ id }) => id),
-      total: sql.countFinished.get()?.total ?? 0,
+      total: countOfFinished('', () => sql.countFinished.get()?.total ?? 0),
     };
   }
 

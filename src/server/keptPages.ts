@@ -1,4 +1,5 @@
 import type Database from 'better-sqlite3';
+import { writesOf } from '../db/writes';
 import { workshop } from './workshop';
 
 /** So old may be what a page says of the time. */
@@ -69,10 +70,4 @@ function pagesOf(db: Database.Database): KeptPages['pages'] {
   const pages: KeptPages['pages'] = new Map();
   kept.set(db, { pages, writtenNow, written: written ?? writtenNow() });
   return pages;
-}
-
-function writesOf(db: Database.Database): () => string {
-  const own = db.prepare('SELECT total_changes()').pluck();
-  const ofOthers = db.prepare('PRAGMA data_version').pluck();
-  return () => `${own.get()} ${ofOthers.get()}`;
 }

@@ -1,5 +1,7 @@
 /** Rows on a page of a list. */
 export const PER_PAGE = 50;
+/** Plans on a page, each with its drawing. */
+export const PLANS_PER_PAGE = 24;
 
 /** The page that an address asks for with `?page=`, from 1; the first where that can't be read. */
 export function pageAsked(url: URL): number {

@@ -36,7 +36,6 @@ test('the server stops in the middle of a weighing and of a wait: the bench work
   const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
   const [one, two] = await Promise.all(contexts.map((context) => context.newPage()));
   if (!one || !two) throw new Error('two pages');
-  await one.emulateMedia({ reducedMotion: 'reduce' });
   for (const page of [one, two]) await page.goto(`${address}/bench/${runId}`);
   await kept(one);
 

@@ -1,11 +1,11 @@
 import { type APIRequestContext, type Browser, expect, test } from '@playwright/test';
 import { additive } from '../support/planFiles';
-import { looksRight, PLAIN_LIGHT } from './looksRight';
+import { looksRight } from './looksRight';
 import { copyOf, given, opened, ownFile, scent } from './workshop';
 
 /** A page by day, and what goes wrong on it. */
 async function plainPage(browser: Browser) {
-  const context = await browser.newContext(PLAIN_LIGHT);
+  const context = await browser.newContext();
   const page = await context.newPage();
   const problems: string[] = [];
   page.on('pageerror', (error) => problems.push(error.message));

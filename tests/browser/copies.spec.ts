@@ -8,7 +8,6 @@ test('the whole workshop is saved, something is made, and the copy is brought ba
   page,
   request,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const take = (name: string) => request.post('/api/plans/import', { data: planFile([{}], { name }) });
   await take('Before the copy');
   await opened(page, '/house-rules');
@@ -57,7 +56,6 @@ test('a plan file whose material is other here is shown side by side, and the on
   page,
   request,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const scented = (densityGPerMl: number) =>
     planFile([{ doses: [[fragrance({ densityGPerMl, name: 'Shared scent' }), '1 %']] }]);
   await request.post('/api/plans/import', { data: scented(0.9) });

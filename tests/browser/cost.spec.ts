@@ -14,7 +14,6 @@ test('a plan says what it costs and sells for, and a run what it really cost, by
   const folder = temporaryFolder();
   const server = await startServer(folder.path);
   const request = await playwright.request.newContext({ baseURL: server.base });
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const file = ownFile([[fragrance({ name: 'Cost scent' }), '2 %']]);
   const { id } = await given(request, file);
   const [base, scent] = ['base', 'fragrance'].map((of) => file.materials.find(({ kind }) => kind === of));

@@ -7,7 +7,6 @@ test('a tablet is let in by a code, ticks at the bench over plain HTTP, and is r
   page,
   browser,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const folder = temporaryFolder();
   const server = await startServer(folder.path, ['--share-at', '127.0.0.2']);
   const plan = (await send(server.base, 'POST', '/api/plans/import', planFile([{}]))).body;
@@ -22,7 +21,6 @@ test('a tablet is let in by a code, ticks at the bench over plain HTTP, and is r
   const context = await browser.newContext({
     viewport: { width: 1024, height: 768 },
     hasTouch: true,
-    reducedMotion: 'reduce',
   });
   // What a browser does not give to a page that came over plain HTTP from another machine.
   await context.addInitScript(() => {

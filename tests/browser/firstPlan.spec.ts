@@ -86,7 +86,6 @@ async function dosed(page: Page, material: string, text: string) {
 }
 
 test('600 g of base into a cavity tray and a second mold, from an empty workshop', async ({ page }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   await begun(page, 'Two molds');
   await page.getByLabel('Fill', { exact: true }).fill('80');
   await page.getByRole('combobox', { name: 'How much by', exact: true }).selectOption('base');
@@ -122,7 +121,6 @@ test('600 g of base into a cavity tray and a second mold, from an empty workshop
 test('a plan without a mold has its weights, is printed, and goes into the mold that is chosen', async ({
   page,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   await begun(page, 'No mold');
   await dosed(page, 'Lavender oil', '2 %');
   const mold = page.getByRole('combobox', { name: 'Mold', exact: true });

@@ -46,7 +46,6 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
   page,
   request,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const white = base({ id: 'white', name: 'White base', inci: ['Aqua', 'Glycerin', 'Sodium Palmate'] });
   const clear = base({ id: 'clear', name: 'Clear base', inci: ['GLYCERIN', 'Sorbitol', 'Aqua'] });
   const rose = fragrance({ id: 'rose', name: 'Rose' });

@@ -9,13 +9,6 @@ const SAID_AS_SHOWN = { 'label-content-name-mismatch': { enabled: true } };
 /** The rules that look at colours: all that a darker page can break. */
 const COLOUR_RULES = ['color-contrast', 'link-in-text-block'];
 
-/** How a context is made whose page `looksRight` can turn dark: without transitions, which axe would catch half way. */
-export const PLAIN_LIGHT = {
-  colorScheme: 'light',
-  reducedMotion: 'reduce',
-  viewport: { width: 1280, height: 800 },
-} as const;
-
 /** Axe finds nothing on a page as it stands, by day and by night. */
 export async function looksRight(page: Page, where = page.url()) {
   // An island that was handed over a moment ago may not be drawn yet: every view has its heading.

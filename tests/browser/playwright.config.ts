@@ -18,6 +18,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     locale: 'en-GB',
+    // Nothing is waited for that only moves, and axe catches no colour half way.
+    contextOptions: { reducedMotion: 'reduce' },
     // Requests are held up and counted by tests; the one that is about it lets it in.
     serviceWorkers: 'block',
     launchOptions: {

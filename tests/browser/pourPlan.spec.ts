@@ -2,7 +2,7 @@ import { type APIRequestContext, expect, type Page, test } from '@playwright/tes
 import type { HouseChoices } from '../../src/core/houseRules/houseRules';
 import type { PlanFile } from '../../src/core/plan/plan';
 import { BOX, base, planFile } from '../support/planFiles';
-import { looksRight, PLAIN_LIGHT } from './looksRight';
+import { looksRight } from './looksRight';
 import { copyOf, given, saved, tooSmallForAFinger } from './workshop';
 
 let counted = 0;
@@ -396,7 +396,7 @@ test('axe finds nothing in what the pour plan opens to, by day and by night', as
 }) => {
   test.setTimeout(300_000);
   const { id } = await given(request, layered({}, ['8 mm', '7 mm', 'rest']));
-  const context = await browser.newContext(PLAIN_LIGHT);
+  const context = await browser.newContext();
   const page = await context.newPage();
   await page.goto(`/plans/${id}`);
   await whole(page);

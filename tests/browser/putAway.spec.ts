@@ -6,7 +6,6 @@ test('a plan is archived and deleted from its card, told why it can’t be, undo
   page,
   request,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const { id, file } = await given(request, ownFile());
   const { name } = file.plan;
   const card = page.getByRole('link', { name });

@@ -7,7 +7,6 @@ test('what the shelf, the mold book and the house rules were before is undone, s
   page,
   request,
 }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' });
   const { file } = await given(request, ownFile([[scent, '1 %']]));
   const { name } = file.materials[0] ?? { name: '' };
   const row = page.getByRole('button', { name, exact: true });

@@ -77,4 +77,10 @@ test('a run is found by anything that was written of it, sorted out by facets, a
   assert.equal(indexMissing(workshop, 10), 2);
   assert.deepEqual(ids('rain'), [first.id]);
   assert.equal(indexMissing(workshop, 10), 0);
+
+  // What was counted is counted anew once another is made.
+  const third = await makeInWorkshop(workshop, stored.id, { note: 'Poured at noon' });
+  assert.deepEqual(ids('fig'), [third.id, second.id, first.id]);
+  const madeOnceMore = workshop.runSearch.facets({ search: 'fig', chosen: [] }, 3);
+  assert.equal(madeOnceMore.find(({ facet }) => facet === 'plan')?.count, 3);
 });
