@@ -1,7 +1,7 @@
 import type Database from 'better-sqlite3';
 import { ok } from '../core/result';
 import type { StockByMaterial } from '../core/stock/fromShelf';
-import { type Lot, minorPerOne } from '../core/stock/lot';
+import { type Lot, lotStock } from '../core/stock/lot';
 import { lotSchema } from '../core/stock/lotSchema';
 import type { LotStock } from '../core/stock/stock';
 import { keptUntilWritten } from './keptUntilWritten';
@@ -73,17 +73,16 @@ export function lotTable(db: Database.Database) {
     const lot = READER.read(id, record, shape);
     return lot.success ? ok<Stored<Lot>>({ item: lot.data, revision }) : lot;
   };
-  const lotStock = ({ id: lotId, record, shape, left }: StockRow): [string, LotStock] | null => {
+  const stockOfRow = ({ id: lotId, record, shape, left }: StockRow): [string, LotStock] | null => {
     const known = READER.read(lotId, record, shape);
     if (!known.success) return null;
-    const { id, item, number, bestBefore } = known.data;
-    return [item.id, { id, number, left, bestBefore, minorPerOne: minorPerOne(known.data) }];
+    return [known.data.item.id, lotStock(known.data, left)];
   };
 
   const readStock = sameWhileEqual(() => {
     const byMaterial = new Map<string, LotStock[]>();
     for (const row of stock.all()) {
-      const [materialId, lot] = lotStock(row) ?? [];
+      const [materialId, lot] = stockOfRow(row) ?? [];
       if (materialId === undefined || lot === undefined) continue;
       const ofMaterial = byMaterial.get(materialId) ?? [];
       ofMaterial.push(lot);
@@ -126,7 +125,7 @@ export function lotTable(db: Database.Database) {
     stock: (): StockByMaterial => stockNow(),
     /** What is left of the lots of one material, in the order they were bought. */
     stockOf: (materialId: string): LotStock[] =>
-      stockOf.all(materialId).flatMap((row) => lotStock(row)?.[1] ?? []),
+      stockOf.all(materialId).flatMap((row) => stockOfRow(row)?.[1] ?? []),
     ...entryTable(db),
   };
 }

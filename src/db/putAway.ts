@@ -1,6 +1,16 @@
 import type Database from 'better-sqlite3';
 
-export const PUT_AWAY_KINDS = ['plan', 'mold', 'run', 'material', 'lot', 'jug', 'scale', 'product'] as const;
+export const PUT_AWAY_KINDS = [
+  'plan',
+  'mold',
+  'run',
+  'material',
+  'lot',
+  'jug',
+  'scale',
+  'product',
+  'purchase',
+] as const;
 export type PutAwayKind = (typeof PUT_AWAY_KINDS)[number];
 
 /** A record that lists leave out. */

@@ -1,7 +1,16 @@
 import type Database from 'better-sqlite3';
 
 /** Kinds of records whose every save keeps what was there before. */
-export const VERSIONED_KINDS = ['material', 'mold', 'lot', 'jug', 'scale', 'product', 'house-rules'] as const;
+export const VERSIONED_KINDS = [
+  'material',
+  'mold',
+  'lot',
+  'jug',
+  'scale',
+  'product',
+  'purchase',
+  'house-rules',
+] as const;
 export type VersionedKind = (typeof VERSIONED_KINDS)[number];
 
 /** What a record was, as its text was kept. */

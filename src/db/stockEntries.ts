@@ -25,6 +25,9 @@ export function entryTable(db: Database.Database) {
   const entriesOfRun = db.prepare<[string], EntryRow>(
     `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
   );
+  const lotsOfPurchase = db.prepare<[string], { lot_id: string }>(
+    `SELECT lot_id FROM stock_entries WHERE owner_kind = 'purchase' AND owner_id = ? AND kind = 'bought' ORDER BY place`,
+  );
   const takenByRun = db.prepare<[string], { item_id: string; taken: number }>(
     `SELECT lots.item_id, -sum(e.change) AS taken FROM stock_entries e JOIN lots ON lots.id = e.lot_id
      WHERE e.owner_kind = 'run' AND e.owner_id = ? AND e.kind IN ('used', 'returned') GROUP BY lots.item_id`,
@@ -64,6 +67,9 @@ export function entryTable(db: Database.Database) {
     /** All of them, in the order they were made. */
     everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
     entriesOfRun: (runId: string): StockEntry[] => entriesOfRun.all(runId).map(entry),
+    /** Ids of the lots that came of a purchase, in that order. */
+    idsOfPurchase: (purchaseId: string): string[] =>
+      lotsOfPurchase.all(purchaseId).map(({ lot_id }) => lot_id),
     /** What a run has taken of each material, what it gave back taken off. */
     takenByRun: (runId: string): ReadonlyMap<string, number> =>
       new Map(takenByRun.all(runId).map(({ item_id, taken }) => [item_id, taken])),

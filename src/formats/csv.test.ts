@@ -127,9 +127,11 @@ test('lots come back unchanged, and need their material', () => {
       ['same'],
     );
     assert.match(judge('lots', written)[0]?.faults[0]?.reason ?? '', /not on the shelf/);
-    const sent = { ...shelf, lots: stored(lots.map((lot) => ({ ...lot, postage: '1.5' }))) };
+    const more = { postage: '1.5', heldFor: 'its certificate' };
+    const sent = { ...shelf, lots: stored(lots.map((lot) => ({ ...lot, ...more }))) };
     const [back] = judge('lots', lotsCsv(sent, style), { materials: shelf.materials, lots: [] });
-    assert.equal((back?.item as { postage?: string })?.postage, '1.5');
+    const { postage, heldFor } = (back?.item ?? {}) as Partial<typeof more>;
+    assert.deepEqual({ postage, heldFor }, more);
   }
 });
 

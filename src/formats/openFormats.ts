@@ -8,6 +8,7 @@ import { materialSchema } from '../core/materials/materialSchema';
 import { moldSchema } from '../core/molds/moldSchema';
 import { planSchema } from '../core/plan/planSchema';
 import { productSchema } from '../core/product/productSchema';
+import { purchaseSchema } from '../core/purchase/purchaseSchema';
 import { keptPointsSchema } from '../core/run/keptReadingsSchema';
 import { eventSourceSchema, runEventSchema } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
@@ -34,6 +35,7 @@ export const OPEN_ROWS = {
   jugs: recordRow(jugSchema),
   scales: recordRow(scaleSchema),
   products: recordRow(productSchema),
+  purchases: recordRow(purchaseSchema),
   house_rules: z.strictObject({
     only: z.literal(1),
     record: houseChoicesSchema,

@@ -3,14 +3,16 @@ import { namedMaterials } from '../core/plan/plan';
 import type { Workshop } from './openWorkshop';
 import { invalidField, notFound, Problem } from './problem';
 
-/** Ids of all materials that a plan, a lot or a blend names. */
-export function materialsInUse({ materials, plans, lots }: Workshop): Set<string> {
+/** Ids of all materials that a plan, a lot, a blend, a product or a purchase names. */
+export function materialsInUse({ materials, plans, lots, products, purchases }: Workshop): Set<string> {
   const byId = new Map(materials.all().map(({ item }) => [item.id, item]));
   const used = new Set<string>();
   for (const plan of plans.everyVersion()) for (const id of namedMaterials(plan, byId).keys()) used.add(id);
   for (const { item: lot } of lots.all()) if (lot.item.kind === 'material') used.add(lot.item.id);
   for (const item of byId.values())
     if (item.kind === 'blend') for (const { materialId } of item.members) used.add(materialId);
+  for (const { item } of products.all()) for (const { materialId } of item.packaging) used.add(materialId);
+  for (const { item } of purchases.all()) for (const { materialId } of item.lines) used.add(materialId);
   return used;
 }
 
@@ -23,7 +25,7 @@ export function allowMaterial(workshop: Workshop, before: Material, after: Mater
   if (before.kind === after.kind || !materialsInUse(workshop).has(before.id)) return;
   throw invalidField(
     'item.kind',
-    `can’t be changed: a plan, a blend or a lot uses it as a ${before.kind}. Put a new material there instead`,
+    `can’t be changed: a plan, a blend, a lot, a product or a purchase uses it as a ${before.kind}. Put a new material there instead`,
   );
 }
 
@@ -40,7 +42,7 @@ export function deleteMaterial(workshop: Workshop, id: string): void {
       throw new Problem(
         409,
         'in-use',
-        `${stored.item.name} is used by a plan, a blend or a lot, so it stays on record. Archive it instead.`,
+        `${stored.item.name} is used by a plan, a blend, a lot, a product or a purchase, so it stays on record. Archive it instead.`,
       );
     }
     workshop.materials.remove(id);

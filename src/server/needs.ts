@@ -1,7 +1,7 @@
 import { scalePlan } from '../core/plan/scalePlan';
 import type { Sheet } from '../core/plan/sheet';
 import { type Need, needOf } from '../core/stock/need';
-import { leftOf } from '../core/stock/stock';
+import { freeOf } from '../core/stock/stock';
 import type { Workshop } from './openWorkshop';
 import { moldsOf } from './planFile';
 import { planView, type ViewContext } from './views';
@@ -29,7 +29,7 @@ export async function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewCo
     const [stored] = workshop.plans.versions(embed.id);
     const molds = stored && moldsOf(workshop, stored.plan);
     if (pieceG === null || !molds) continue;
-    const onShelf = Math.max(0, leftOf(workshop.lots.stockOf(embed.id)));
+    const onShelf = Math.max(0, freeOf(workshop.lots.stockOf(embed.id)));
     const pieces = Math.ceil(embed.massG / pieceG - onShelf - 1e-9);
     if (pieces <= 0) continue;
     const { sheet: asPlanned } = await planView(workshop, stored, context);

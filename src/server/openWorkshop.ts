@@ -10,6 +10,8 @@ import type { Mold } from '../core/molds/mold';
 import { moldSchema } from '../core/molds/moldSchema';
 import type { Product } from '../core/product/product';
 import { productSchema } from '../core/product/productSchema';
+import type { Purchase } from '../core/purchase/purchase';
+import { purchaseSchema } from '../core/purchase/purchaseSchema';
 import { openDatabase } from '../db/connection';
 import { DATABASE_FILE } from '../db/dataFolder.mjs';
 import { documentTable } from '../db/files/documentTable';
@@ -55,6 +57,8 @@ export interface Workshop {
   scales: RecordTable<Scale>;
   /** What is sold. */
   products: RecordTable<Product>;
+  /** What is ordered of suppliers. */
+  purchases: RecordTable<Purchase>;
   /** The choices, as they are saved. */
   houseRules: ReturnType<typeof houseRulesTable>;
   putAway: ReturnType<typeof putAwayTable>;
@@ -114,6 +118,7 @@ export function tablesOf(
     jugs,
     scales,
     products: recordTable<Product>(db, 'products', recordReader(productSchema)),
+    purchases: recordTable<Purchase>(db, 'purchases', recordReader(purchaseSchema)),
     houseRules,
     putAway: putAwayTable(db),
     versions: recordVersionTable(db),

@@ -53,7 +53,7 @@ function isThere(workshop: Workshop, kind: PutAwayKind, id: string): boolean {
 /** What has a way of its own to be archived or taken out is only set aside while it can't be read. */
 function isBroken(
   workshop: Workshop,
-  kind: 'material' | 'lot' | 'jug' | 'scale' | 'product',
+  kind: 'material' | 'lot' | 'jug' | 'scale' | 'product' | 'purchase',
   id: string,
 ): boolean {
   const tables = {
@@ -62,6 +62,7 @@ function isBroken(
     jug: workshop.jugs,
     scale: workshop.scales,
     product: workshop.products,
+    purchase: workshop.purchases,
   };
   return tables[kind].asKept(id)?.read.success === false;
 }

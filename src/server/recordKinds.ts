@@ -3,6 +3,7 @@ import { newScaleSchema, scaleSchema } from '../core/houseRules/scaleSchema';
 import { materialSchema, newMaterialSchema } from '../core/materials/materialSchema';
 import { moldSchema, newMoldSchema } from '../core/molds/moldSchema';
 import { newProductSchema, productSchema } from '../core/product/productSchema';
+import { newPurchaseSchema, purchaseSchema } from '../core/purchase/purchaseSchema';
 import type { z } from '../core/zod';
 import type { RecordTable } from '../db/records';
 import { checkBlends } from './importShelf';
@@ -10,6 +11,7 @@ import { allowMaterial, deleteMaterial } from './materials';
 import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
 import { checkProducts } from './products';
+import { checkPurchases, deletePurchase, followPurchase } from './purchases';
 
 interface NamedItem {
   id: string;
@@ -77,6 +79,15 @@ export const RECORD_KINDS = {
     newSchema: newProductSchema,
     check: checkProducts,
     remove: takesAway('products', 'product'),
+  }),
+  purchase: kind({
+    what: 'purchase',
+    table: ({ purchases }) => purchases,
+    schema: purchaseSchema,
+    newSchema: newPurchaseSchema,
+    check: checkPurchases,
+    allow: followPurchase,
+    remove: deletePurchase,
   }),
 };
 

@@ -57,6 +57,7 @@ const VERSIONED: Record<VersionedKind, Versioned> = {
   jug: ofKind(RECORD_KINDS.jug),
   scale: ofKind(RECORD_KINDS.scale),
   product: ofKind(RECORD_KINDS.product),
+  purchase: ofKind(RECORD_KINDS.purchase),
   lot: {
     nameOf: (item) => (item as { number: string }).number,
     asKept: ({ lots }, id) => lots.asKept(id),

@@ -2,7 +2,7 @@ import { isCounted } from '../core/materials/material';
 import { stillNeeded } from '../core/run/usedMaterials';
 import { buyList } from '../core/stock/fromShelf';
 import { type Need, needOf } from '../core/stock/need';
-import { leftOf } from '../core/stock/stock';
+import { freeOf } from '../core/stock/stock';
 import type { Workshop } from './openWorkshop';
 import type { PlanView } from './views';
 
@@ -45,7 +45,7 @@ export function runningShort(
         materialId: id,
         name,
         isPackaging: isCounted(kind),
-        left: leftOf(stock.get(id) ?? []),
+        left: freeOf(stock.get(id) ?? []),
         lowStock: stock.has(id) ? lowStock : null,
         shortFor: short.get(id) ?? [],
       };

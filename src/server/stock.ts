@@ -1,5 +1,5 @@
 import type { Lot, NewLot } from '../core/stock/lot';
-import { type StockEntry, sumOfEntries } from '../core/stock/stock';
+import { type EntryOwner, type StockEntry, sumOfEntries } from '../core/stock/stock';
 import type { Stored } from '../db/records';
 import type { Workshop } from './openWorkshop';
 import { idTaken, invalidField, notFound } from './problem';
@@ -27,8 +27,17 @@ function lotView({ lots }: Workshop, stored: Stored<Lot>): LotView {
   return { ...stored, left: sumOfEntries(entries), entries };
 }
 
-/** Puts a purchase on the shelf; what came is its first entry. */
-export function addLot(workshop: Workshop, lot: NewLot, id = workshop.newId()): LotView {
+/**
+ * Puts a purchase on the shelf; what came is its first entry.
+ *
+ * @param owner what it was ordered by
+ */
+export function addLot(
+  workshop: Workshop,
+  lot: NewLot,
+  id = workshop.newId(),
+  owner: EntryOwner | null = null,
+): LotView {
   const { materials, lots, now, newId } = workshop;
   const add = workshop.db.transaction(() => {
     const { kind, id: ofId } = lot.item;
@@ -36,7 +45,7 @@ export function addLot(workshop: Workshop, lot: NewLot, id = workshop.newId()): 
     if (!materials.find(ofId)) throw invalidField('item.id', `names “${ofId}”, which is not on the shelf`);
     const at = now();
     lots.insert({ ...lot, id }, at);
-    lots.addEntry({ id: newId(), lotId: id, at, kind: 'bought', change: lot.amount, owner: null, note: '' });
+    lots.addEntry({ id: newId(), lotId: id, at, kind: 'bought', change: lot.amount, owner, note: '' });
   });
   add.immediate();
   return findLot(workshop, id);

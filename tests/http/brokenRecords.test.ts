@@ -58,22 +58,26 @@ const PLACES = [
   ['materials', 'record'],
   ['lots', 'record'],
   ['products', 'record'],
+  ['purchases', 'record'],
   ['plan_versions', 'record'],
   ['runs', 'snapshot'],
   ['run_events', 'event'],
   ['house_rules', 'record'],
 ] as const;
 
-/** A database of before, brought up, with a product in it. */
+/** A database of before, brought up, with a product and a purchase in it. */
 async function withProduct(folder: string): Promise<void> {
   const server = await startServer(folder);
   const [{ id }] = (await send(server.base, 'GET', '/api/plans')).body;
   const size = { widthMm: 90, heightMm: 50 };
   const product = newProduct({ id, name: 'Bar' }, 'eu-cosmetic', size);
   assert.equal((await send(server.base, 'POST', '/api/products', product)).status, 201);
+  const purchase = { name: 'Quay', orderedOn: null, postage: null, lines: [], note: '' };
+  assert.equal((await send(server.base, 'POST', '/api/purchases', purchase)).status, 201);
   await server.stop();
   const db = new Database(join(folder, 'workshop.sqlite'));
-  db.exec("UPDATE products SET record = json_set(record, '$.id', 'bar'), id = 'bar'");
+  for (const table of ['products', 'purchases'])
+    db.exec(`UPDATE ${table} SET record = json_set(record, '$.id', 'bar'), id = 'bar'`);
   db.close();
 }
 
@@ -96,7 +100,7 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       .prepare(`UPDATE ${table} SET ${column} = ? WHERE rowid = (SELECT max(rowid) FROM ${table})`)
       .run('[17]').changes;
     assert.equal(changed, 1, table);
-    const records = ['material', 'mold', 'lot', 'jug', 'scale', 'product'].flatMap((kind) =>
+    const records = ['material', 'mold', 'lot', 'jug', 'scale', 'product', 'purchase'].flatMap((kind) =>
       db
         .prepare<[], { id: string }>(`SELECT id FROM ${kind}s`)
         .all()
@@ -118,6 +122,8 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       '/bench/run-open',
       '/products',
       '/products/bar',
+      '/purchases',
+      '/purchases/bar',
       ...records,
       '/records/house-rules/1',
     ];

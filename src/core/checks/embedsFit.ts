@@ -1,6 +1,6 @@
 import { depthMm, isKnown } from '../molds/shape';
 import type { Sheet, SheetPour } from '../plan/sheet';
-import { leftOf } from '../stock/stock';
+import { freeOf } from '../stock/stock';
 import { wholeSheet } from '../work/rounds';
 import type { Check, CheckContext, Found } from './finding';
 import { PLAIN } from './plain';
@@ -67,7 +67,7 @@ function madeAhead(sheet: Sheet, shelf: CheckContext['shelf']): Found[] {
     }
   return [...first].flatMap(([id, { count, ...each }]): Found[] => {
     // Those that were made already stand on the shelf under the plan's id.
-    const left = Math.max(0, Math.floor(leftOf(shelf?.stock.get(id) ?? []) + 1e-9));
+    const left = Math.max(0, Math.floor(freeOf(shelf?.stock.get(id) ?? []) + 1e-9));
     if (left >= count) return [];
     return [{ ...PLAIN, code: 'embed-made-ahead', severity: 'note', ...each, count: count - left }];
   });

@@ -1,5 +1,5 @@
 import { needOf } from '../stock/need';
-import { leftOf } from '../stock/stock';
+import { freeOf } from '../stock/stock';
 import { exceeds } from './exceeds';
 import type { Check, Found } from './finding';
 
@@ -8,7 +8,7 @@ export const stockShort: Check = (sheet, { shelf }) => {
   if (shelf === null) return [];
   return needOf(sheet).flatMap(({ materialId, name, amount, isCounted }): Found[] => {
     const lots = shelf.stock.get(materialId);
-    const left = leftOf(lots ?? []);
+    const left = freeOf(lots ?? []);
     // What has never been bought here is not counted by the book: nothing can be said about it.
     if (lots === undefined || !exceeds(amount, left)) return [];
     return [

@@ -1,7 +1,7 @@
 import { wholePiecesOf } from '../molds/filled';
 import type { Sheet } from '../plan/sheet';
 import { type Need, needOf } from './need';
-import { type LotStock, leftOf } from './stock';
+import { freeOf, type LotStock } from './stock';
 
 /** Lots by the id of their material, which may be any text; one that is missing has never been bought. */
 export type StockByMaterial = ReadonlyMap<string, readonly LotStock[]>;
@@ -32,7 +32,7 @@ export function piecesFromShelf(sheet: Sheet, stock: StockByMaterial): FromShelf
       if (!isMade) made.notCounted.push(name);
       continue;
     }
-    const batches = (Math.max(0, leftOf(lots)) / amount) * (1 + 1e-12);
+    const batches = (Math.max(0, freeOf(lots)) / amount) * (1 + 1e-12);
     if (batches < made.batches) {
       made.batches = batches;
       made.pieces = wholePiecesOf(sheet, batches * sheet.fills);
@@ -64,7 +64,7 @@ export function buyList(needs: readonly Need[], stock: StockByMaterial): Shortag
   }
   return [...sums.values()]
     .map((need) => {
-      const left = Math.max(0, leftOf(stock.get(need.materialId) ?? []));
+      const left = Math.max(0, freeOf(stock.get(need.materialId) ?? []));
       return { ...need, left, buy: Math.max(0, need.amount - left) };
     })
     .sort((a, b) => b.buy - a.buy || a.name.localeCompare(b.name));

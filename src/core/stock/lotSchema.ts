@@ -18,6 +18,8 @@ export const lotSchema = z.strictObject({
   amount: z.number().positive().max(1e6),
   bestBefore: z.iso.date().nullable(),
   openedOn: z.iso.date().nullable(),
+  /** What it is put aside for until it is released, such as its certificate; left out where it may be used. */
+  heldFor: z.string().trim().min(1).max(200).optional(),
   note: z.string().max(2000),
 });
 

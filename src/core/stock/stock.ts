@@ -5,7 +5,7 @@ import type { stockEntrySchema } from './stockSchema';
 export const ENTRY_KINDS = ['bought', 'used', 'returned', 'correction', 'count'] as const;
 
 /** What an entry may belong to. */
-export const ENTRY_OWNERS = ['run', 'order', 'count'] as const;
+export const ENTRY_OWNERS = ['run', 'order', 'count', 'purchase'] as const;
 
 export type StockEntry = z.infer<typeof stockEntrySchema>;
 
@@ -19,6 +19,8 @@ export interface LotStock {
   bestBefore: string | null;
   /** Price of one gram or piece in minor units; null when it is not known. */
   minorPerOne: number | null;
+  /** What it is put aside for until it is released; left out where it may be used. */
+  heldFor?: string;
 }
 
 /** Stock is the sum of its entries, and nothing else. */
@@ -30,9 +32,20 @@ export function leftOf(lots: readonly LotStock[]): number {
   return lots.reduce((sum, { left }) => sum + left, 0);
 }
 
-/** First expired first; a lot without a date comes after those with one, in the order it was bought. */
+/** What is left of those that may be used. */
+export function freeOf(lots: readonly LotStock[]): number {
+  return leftOf(lots.filter(({ heldFor }) => heldFor === undefined));
+}
+
+/**
+ * First expired first; a lot without a date comes after those with one, in the order it was bought, and what is put aside
+ * last of all.
+ */
 export function firstExpiredFirst(lots: readonly LotStock[]): LotStock[] {
-  return [...lots].sort((a, b) => (a.bestBefore ?? '9999').localeCompare(b.bestBefore ?? '9999'));
+  const held = ({ heldFor }: LotStock) => Number(heldFor !== undefined);
+  return [...lots].sort(
+    (a, b) => held(a) - held(b) || (a.bestBefore ?? '9999').localeCompare(b.bestBefore ?? '9999'),
+  );
 }
 
 /** What one lot gives to a use. */

@@ -22,6 +22,7 @@ import { runMeasures } from './0020_run_measures';
 import { rackAir } from './0021_rack_air';
 import { measuresAgain } from './0022_measures_again';
 import { products } from './0023_products';
+import { purchases } from './0024_purchases';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -48,4 +49,5 @@ export const MIGRATIONS: readonly Migration[] = [
   rackAir,
   measuresAgain,
   products,
+  purchases,
 ];

@@ -43,6 +43,7 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
     { key: 'postage', text: absentField(moneyField({ unit: '', least: 0, most: 1e6 })), first: '' },
     { key: 'bestBefore', text: unknownField(dayField), first: '' },
     { key: 'openedOn', text: unknownField(dayField), first: '' },
+    { key: 'heldFor', text: absentField(textField(200)), first: '' },
     { key: 'note', text: textField(2000), first: '' },
   ],
   LOT_FIELD_WORDS,
@@ -61,6 +62,10 @@ export function readLot(
   const given = { item: { kind: 'material', id: materialId } };
   const read = readTexts(LOT_FIELDS, newLotSchema, given, texts, context);
   if (!read.success) return read;
-  const { postage, ...lot } = read.data;
-  return ok(postage === undefined ? lot : { ...lot, postage });
+  const { postage, heldFor, ...lot } = read.data;
+  return ok({
+    ...lot,
+    ...(postage === undefined ? {} : { postage }),
+    ...(heldFor === undefined ? {} : { heldFor }),
+  });
 }

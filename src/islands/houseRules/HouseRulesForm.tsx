@@ -5,6 +5,7 @@ import type { FigureRule } from '../../core/units/parseFigure';
 import { callApi } from '../shared/api';
 import { DeskHeader } from '../shared/DeskHeader';
 import { FigureField } from '../shared/FigureField';
+import { MoneyField } from '../shared/MoneyField';
 import { RecordProblem } from '../shared/RecordProblem';
 import type { StoredItem } from '../shared/saveQueue';
 import { withShowing } from '../shared/showing';
@@ -14,7 +15,7 @@ import { CurrencyField } from './CurrencyField';
 import { FIGURES } from './figures';
 import { InstrumentChecks } from './InstrumentChecks';
 import { Jugs } from './Jugs';
-import { MoneyField } from './MoneyField';
+
 import { PricingFields } from './PricingFields';
 import { Scales } from './Scales';
 import { SellingFields } from './SellingFields';

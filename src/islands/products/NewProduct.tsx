@@ -3,8 +3,7 @@ import { useState } from 'react';
 import type { LabelRules } from '../../core/label/labelRules';
 import { newProduct } from '../../core/product/newProduct';
 import type { Product } from '../../core/product/product';
-import { callApi } from '../shared/api';
-import type { StoredItem } from '../shared/saveQueue';
+import { useMake } from '../shared/useMake';
 import type { Named } from './ProductFields';
 
 interface Props {
@@ -18,25 +17,14 @@ interface Props {
 /** A new product of a plan's pieces. */
 export default function NewProduct({ plans, planId, rules, size }: Props) {
   const [chosen, setChosen] = useState(planId ?? plans[0]?.id ?? '');
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { busy, problem, make } = useMake<Product>('products');
   const plan = plans.find(({ id }) => id === chosen);
-  async function make() {
-    if (!plan || busy) return;
-    setBusy(true);
-    const answer = await callApi<StoredItem<Product>>('POST', '/api/products', newProduct(plan, rules, size));
-    if (answer.success) location.assign(`/products/${encodeURIComponent(answer.data.item.id)}`);
-    else {
-      setProblem(answer.error.detail);
-      setBusy(false);
-    }
-  }
   return (
     <form
       className="plate flex flex-wrap items-end gap-3 p-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void make();
+        if (plan) void make(newProduct(plan, rules, size));
       }}
     >
       <label className="flex min-w-60 flex-col">

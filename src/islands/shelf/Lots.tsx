@@ -1,7 +1,7 @@
 import { ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { isCounted, type Material } from '../../core/materials/material';
-import { type Lot, minorPerOne } from '../../core/stock/lot';
+import { type Lot, lotStock, minorPerOne } from '../../core/stock/lot';
 import type { LotStock } from '../../core/stock/stock';
 import { minorUnitsOf } from '../../core/units/money';
 import { showMass, showMoney, showNumber } from '../../core/units/showQuantity';
@@ -12,6 +12,7 @@ import { useShowing } from '../shared/showing';
 import { VersionsLink } from '../shared/VersionsLink';
 import { LotForm } from './LotForm';
 import type { LotView } from './lotView';
+import { ReleaseLot } from './ReleaseLot';
 import { StockForm } from './StockForm';
 
 interface Props {
@@ -42,15 +43,7 @@ export function Lots({ material, currency, onStock }: Props) {
     );
     setLots(next);
     setAdding(false);
-    onStock(
-      next.map(({ item, left }) => ({
-        id: item.id,
-        number: item.number,
-        left,
-        bestBefore: item.bestBefore,
-        minorPerOne: minorPerOne(item),
-      })),
-    );
+    onStock(next.map(({ item, left }) => lotStock(item, left)));
   };
 
   return (
@@ -128,6 +121,7 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
           ) : (
             <em className="quiet">no date</em>
           )}
+          {item.heldFor && <strong className="text-warning"> · put aside until {item.heldFor}</strong>}
         </span>
         <span className="text-base font-semibold">{amount(left)}</span>
       </summary>
@@ -178,7 +172,8 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
         <StockForm view={view} material={material} onSaved={save} onClose={() => setEditing(null)} />
       )}
       {editing === null && (
-        <div className="flex gap-2 py-2">
+        <div className="flex flex-wrap gap-2 py-2">
+          {item.heldFor && <ReleaseLot view={view} onSaved={onSaved} />}
           <button
             type="button"
             className="btn btn-sm btn-secondary min-h-11"

@@ -59,6 +59,9 @@ function Shelf({ startText, stock: startStock, currency, asked, askedSide }: Pro
       <div className="flex flex-col gap-3">
         <header className="flex flex-wrap items-center gap-2">
           <h1 className="mr-auto text-2xl font-semibold">Shelf</h1>
+          <a className="btn btn-ghost" href="/purchases">
+            Purchases
+          </a>
           <button type="button" className="btn btn-secondary" onClick={() => setImporting(true)}>
             <FileUp size={20} aria-hidden="true" />
             Bring in a CSV file

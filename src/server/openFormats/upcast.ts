@@ -15,7 +15,9 @@ interface Upcast {
 
 const kept = (row: Row) => ({ record: String(row.record), shape: Number(row.shape) });
 
-const ofRecords = (table: 'materials' | 'molds' | 'jugs' | 'scales' | 'products' | 'lots'): Upcast => ({
+const ofRecords = (
+  table: 'materials' | 'molds' | 'jugs' | 'scales' | 'products' | 'purchases' | 'lots',
+): Upcast => ({
   column: 'record',
   shape: (open) => open[table].shape,
   read: (open, row) => open[table].readVersion(String(row.id), kept(row)),
@@ -27,6 +29,7 @@ const UPCASTS: Partial<Record<OpenTable, Upcast>> = {
   jugs: ofRecords('jugs'),
   scales: ofRecords('scales'),
   products: ofRecords('products'),
+  purchases: ofRecords('purchases'),
   lots: ofRecords('lots'),
   house_rules: {
     column: 'record',

@@ -60,6 +60,7 @@ const KIND_NAMES: Record<string, string> = {
 const SCHEMA_FAULTS: ReadonlyMap<string, (id: string) => string> = new Map<string, (id: string) => string>([
   ['barcode', () => 'must be 8, 12 or 13 digits, of which the last checks the others'],
   ['plans-once', () => 'must name each plan once'],
+  ['materials-once', () => 'must name each material once'],
   ['currency-letters', () => 'must be three capital letters, such as EUR'],
   ['money', () => 'must be an amount of money as text, such as "12.50", with at most four decimals'],
   ['more-than-nothing', () => 'must be more than nothing'],

@@ -10,5 +10,6 @@ export const LOT_FIELD_WORDS = {
   postage: { label: 'Postage, its share' },
   bestBefore: { label: 'Best before' },
   openedOn: { label: 'Opened' },
+  heldFor: { label: 'Put aside until' },
   note: { label: 'Note' },
 } satisfies Record<string, FieldWords>;

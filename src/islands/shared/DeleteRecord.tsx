@@ -1,14 +1,22 @@
 import { useState } from 'react';
-import { callApi } from '../shared/api';
+import { callApi } from './api';
 
-/** Takes a product away after a second thought; its list has the way back. */
-export function DeleteProduct({ id }: { id: string }) {
+interface Props {
+  id: string;
+  /** What it is. */
+  what: string;
+  /** Of its endpoint and its list, which has the way back. */
+  path: 'products' | 'purchases';
+}
+
+/** Takes a record away after a second thought. */
+export function DeleteRecord({ id, what, path }: Props) {
   const [sure, setSure] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const path = encodeURIComponent(id);
+  const address = encodeURIComponent(id);
   async function remove() {
-    const answer = await callApi('DELETE', `/api/products/${path}`);
-    if (answer.success) location.assign(`/products?gone=${path}`);
+    const answer = await callApi('DELETE', `/api/${path}/${address}`);
+    if (answer.success) location.assign(`/${path}?gone=${address}`);
     else setProblem(answer.error.detail);
   }
   return (
@@ -19,7 +27,7 @@ export function DeleteProduct({ id }: { id: string }) {
         onClick={() => (sure ? void remove() : setSure(true))}
         onBlur={() => setSure(false)}
       >
-        {sure ? 'Yes, delete it' : 'Delete this product'}
+        {sure ? 'Yes, delete it' : `Delete this ${what}`}
       </button>
       {problem && (
         <p role="alert" className="text-error text-sm">

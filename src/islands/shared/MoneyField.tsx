@@ -2,20 +2,30 @@ import { useEffect, useId, useState } from 'react';
 import { MINOR_DIGITS, moneyOf } from '../../core/units/money';
 import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { explainFigureFault } from '../../words/en/units/figureFault';
-import { UnitInput } from '../shared/UnitInput';
+import { UnitInput } from './UnitInput';
 
 interface Props {
   label: string;
   /** A decimal text; null where it is not reckoned. */
   value: string | null;
   currency: string;
+  /** Said where it is left empty. */
+  none?: string;
+  className?: string;
   onChange(value: string | null): void;
 }
 
 const AMOUNT: FigureRule = { unit: '', least: 0, most: 999_999 };
 
 /** An amount of money, or none; saved once it can be read. */
-export function MoneyField({ label, value, currency, onChange }: Props) {
+export function MoneyField({
+  label,
+  value,
+  currency,
+  none = 'Not reckoned.',
+  className = '',
+  onChange,
+}: Props) {
   const id = useId();
   const [text, setText] = useState(value ?? '');
   const said = moneyIn(text);
@@ -27,7 +37,7 @@ export function MoneyField({ label, value, currency, onChange }: Props) {
 
   return (
     <UnitInput
-      {...{ id, label, text }}
+      {...{ id, label, text, className }}
       unit={currency}
       isFaulty={said.fault !== null}
       saysId={`${id}-says`}
@@ -38,7 +48,7 @@ export function MoneyField({ label, value, currency, onChange }: Props) {
       }}
     >
       <span id={`${id}-says`} className={`text-xs ${said.fault === null ? 'quiet' : 'text-error'}`}>
-        {said.fault ?? (said.value === null ? 'Not reckoned.' : '')}
+        {said.fault ?? (said.value === null ? none : '')}
       </span>
     </UnitInput>
   );
