@@ -10,6 +10,17 @@ import {
   SquareStack,
 } from 'lucide-react';
 
+/** Pages that hang on a station of another address. */
+const HANGS_ON: readonly (readonly [page: string, station: string])[] = [
+  ['/purchases', '/shelf'],
+  ['/trace', '/shelf'],
+];
+
+/** The address of the station that a page belongs to, or begins with. */
+export function stationOf(pathname: string): string {
+  return HANGS_ON.find(([page]) => pathname === page || pathname.startsWith(`${page}/`))?.[1] ?? pathname;
+}
+
 /** The stations that exist, in the order of the work. */
 export const STATIONS = [
   { name: 'Today', href: '/', icon: House },

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { fail, ok, type Result } from '../../core/result';
 import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
@@ -9,7 +10,7 @@ import { ParsedField } from '../shared/ParsedField';
 import { useShowing } from '../shared/showing';
 
 interface Props {
-  label: string;
+  label: ReactNode;
   /** Grams, or pieces of what is counted. */
   amount: number;
   isCounted: boolean;
@@ -25,7 +26,11 @@ export function AmountField({ label, amount, isCounted, className = '', onChange
   const showing = useShowing();
   return (
     <ParsedField
-      label={`${label}, ${isCounted ? 'pieces' : massUnit(showing.system)}`}
+      label={
+        <>
+          {label}, {isCounted ? 'pieces' : massUnit(showing.system)}
+        </>
+      }
       className={className}
       written={isCounted ? String(amount) : writeMass(amount, showing.system)}
       read={(text) => readAmount(text, isCounted, showing)}

@@ -8,6 +8,7 @@ import { showAmount } from '../../words/en/units/showAmount';
 import { MoneyField } from '../shared/MoneyField';
 import { useShowing } from '../shared/showing';
 import { AmountField } from './AmountField';
+import { OfWhat } from './OfWhat';
 import type { Orderable } from './orderable';
 import { ReceiveForm } from './ReceiveForm';
 
@@ -56,14 +57,14 @@ export function PurchaseLines({ purchase, isSaved, lots, materials, currency, on
             >
               <strong className="min-w-40 flex-1 pt-5">{name}</strong>
               <AmountField
-                label={`Amount of ${name}`}
+                label={<OfWhat label="Amount" of={name} />}
                 className="w-32"
                 amount={line.amount}
                 isCounted={isCounted}
                 onChange={(amount) => put(place, { amount })}
               />
               <MoneyField
-                label={`Price of ${name}`}
+                label={<OfWhat label="Price" of={name} />}
                 className="w-36"
                 value={line.price}
                 currency={currency}

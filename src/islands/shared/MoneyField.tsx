@@ -1,11 +1,11 @@
-import { useEffect, useId, useState } from 'react';
+import { type ReactNode, useEffect, useId, useState } from 'react';
 import { MINOR_DIGITS, moneyOf } from '../../core/units/money';
 import { type FigureRule, parseFigure } from '../../core/units/parseFigure';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { UnitInput } from './UnitInput';
 
 interface Props {
-  label: string;
+  label: ReactNode;
   /** A decimal text; null where it is not reckoned. */
   value: string | null;
   currency: string;

@@ -1,8 +1,8 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import type { Result } from '../../core/result';
 
 interface Props<Value> {
-  label: string;
+  label: ReactNode;
   /** The value as text that is read back as itself. */
   written: string;
   className?: string;

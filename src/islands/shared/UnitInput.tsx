@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 
 interface Props {
   id: string;
-  label: string;
+  label: ReactNode;
   unit: string;
   text: string;
   isWhole?: boolean | undefined;

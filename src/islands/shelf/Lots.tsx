@@ -123,7 +123,7 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
           )}
           {item.heldFor && <strong className="text-warning"> · put aside until {item.heldFor}</strong>}
         </span>
-        <span className="text-base font-semibold">{amount(left)}</span>
+        <span className="text-base font-semibold whitespace-nowrap">{amount(left)}</span>
       </summary>
       <LotFacts lot={item} isCounted={isCounted(material.kind)} currency={currency} />
       <table className="table-sm table">
