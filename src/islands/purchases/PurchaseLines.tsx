@@ -42,7 +42,16 @@ export function PurchaseLines({ purchase, isSaved, lots, materials, currency, on
       <h2 id="lines-title" className="font-semibold">
         What is ordered
       </h2>
-      {lines.length === 0 && <p className="quiet text-sm">Nothing yet. Choose what is to come.</p>}
+      {lines.length === 0 && next && <p className="quiet text-sm">Nothing yet. Choose what is to come.</p>}
+      {lines.length === 0 && !next && (
+        <p className="quiet text-sm">
+          There is nothing to order yet:{' '}
+          <a className="link" href="/shelf">
+            put the material on the shelf
+          </a>{' '}
+          first, also where none of it is there.
+        </p>
+      )}
       <ul>
         {lines.map((line, place) => {
           const material = materials.find(({ id }) => id === line.materialId);
