@@ -43,7 +43,7 @@ test('what was ordered comes in parts, each a lot with its share of the postage;
   const half = crypto.randomUUID();
   came({ lotId: half, amount: 1000, price: '10' });
   came({ lotId: half, amount: 1000, price: '10' });
-  came({ number: 'B-2', amount: 1000, price: '10' });
+  came({ number: 'B-2', amount: 1000, price: '10', receivedOn: '2026-03-09' });
   // 6 at 2 : 1 is 4 for the base, 2 a half.
   assert.deepEqual(
     lotsOf(workshop, 'base-1').map(({ item: lot, left, entries }) => [
@@ -52,7 +52,7 @@ test('what was ordered comes in parts, each a lot with its share of the postage;
     ]),
     [
       ['B-1', 1000, '2', '2026-03-05', { kind: 'purchase', id: 'order' }],
-      ['B-2', 1000, '2', '2026-03-05', { kind: 'purchase', id: 'order' }],
+      ['B-2', 1000, '2', '2026-03-09', { kind: 'purchase', id: 'order' }],
     ],
   );
   // 12 for 1000 g: 10 and its 2 of the postage.
