@@ -55,23 +55,28 @@ function keyboard(page: Page): Hand {
     },
     async choose(from, wanted) {
       await from.focus();
-      // By the arrows: what is typed at a slow pace is heard as one name after the other.
+      // By the arrows, which open it: what is typed at a slow pace is heard as one name after the other.
+      await page.keyboard.press('ArrowDown');
       for (let steps = await stepsTo(from, wanted); steps !== 0; steps = await stepsTo(from, wanted))
         await page.keyboard.press(steps > 0 ? 'ArrowDown' : 'ArrowUp');
+      if (await from.evaluate(() => document.activeElement instanceof HTMLOptionElement))
+        await page.keyboard.press('Enter');
+      await expect.poll(() => stepsTo(from, wanted)).toBe(0);
     },
   };
 }
 
-/** How many options the wanted one is below the chosen one. */
+/** How many options the wanted one is below the one in hand, or the chosen one while it is closed. */
 async function stepsTo(from: Locator, wanted: string): Promise<number> {
-  const [at, chosen] = await from.evaluate((select: HTMLSelectElement, name) => {
+  const [at, inHand] = await from.evaluate((select: HTMLSelectElement, name) => {
     const options = [...select.options];
     const isWanted = (option: HTMLOptionElement | undefined) => option?.text.startsWith(name) === true;
-    const { selectedIndex } = select;
-    return [isWanted(options[selectedIndex]) ? selectedIndex : options.findIndex(isWanted), selectedIndex];
+    const active = document.activeElement;
+    const place = active instanceof HTMLOptionElement ? options.indexOf(active) : select.selectedIndex;
+    return [isWanted(options[place]) ? place : options.findIndex(isWanted), place];
   }, wanted);
-  if (at === undefined || chosen === undefined || at < 0) throw new Error(`no option begins with ${wanted}`);
-  return at - chosen;
+  if (at === undefined || inHand === undefined || at < 0) throw new Error(`no option begins with ${wanted}`);
+  return at - inHand;
 }
 
 function escaped(text: string): string {
