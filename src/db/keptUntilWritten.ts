@@ -15,3 +15,24 @@ export function keptUntilWritten<Value>(db: Database.Database, read: () => Value
     return kept.value;
   };
 }
+
+/**
+ * The same of what is asked for by a key.
+ *
+ * @param most so many are kept, the last asked for
+ */
+export function keptByKey<Value extends object | number>(
+  db: Database.Database,
+  most: number,
+): (key: string, read: () => Value) => Value {
+  const kept = keptUntilWritten(db, () => new Map<string, Value>());
+  return (key, read) => {
+    const values = kept();
+    const value = values.get(key) ?? read();
+    values.delete(key);
+    values.set(key, value);
+    const [oldest] = values.keys();
+    if (values.size > most && oldest !== undefined) values.delete(oldest);
+    return value;
+  };
+}

@@ -6,6 +6,7 @@ import type { StoredPlan } from '../core/plan/storedPlan';
 import { ok, type Result } from '../core/result';
 import { draftFrom1, type Plan1 } from '../formats/planFile1';
 import { folded } from './folded';
+import { keptByKey } from './keptUntilWritten';
 import { isShown } from './putAway';
 import {
   type BrokenRecord,
@@ -17,7 +18,6 @@ import {
   recordReader,
 } from './readRecord';
 import type { KeptText } from './recordVersions';
-import { keptReads } from './writes';
 
 interface Row {
   id: string;
@@ -113,7 +113,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
       plan: plan.data,
     });
   };
-  const keptPages = keptReads<Page<StoredPlan>>(db, MOST_PAGES);
+  const keptPages = keptByKey<Page<StoredPlan>>(db, MOST_PAGES);
 
   return {
     /** The latest version of every plan that can be read, archived ones too, the last changed first. */

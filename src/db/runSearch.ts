@@ -4,7 +4,7 @@ import type { FaultsBy, FaultsOf, MeasuredRun } from '../core/knows/knows';
 import type { FacetValue, RunSearch } from '../core/run/facets';
 import type { Measure, MeasureKind } from '../core/run/measures';
 import { folded } from './folded';
-import { keptReads } from './writes';
+import { keptByKey } from './keptUntilWritten';
 
 /** The index of finished runs: what is found by words, and sorted out by facets. */
 export function runSearchTable(db: Database.Database) {
@@ -54,10 +54,10 @@ export function runSearchTable(db: Database.Database) {
     `SELECT (SELECT count(*) FROM runs WHERE ended = 'finished') AS finished, (SELECT count(*) FROM run_search) AS indexed`,
   );
   const found = new Map<string, Database.Statement<unknown[], { id: string }>>();
-  const keptMissing = keptReads<readonly string[]>(db, 2);
-  const keptCounts = keptReads<{ finished: number; indexed: number }>(db, 1);
-  const keptFinds = keptReads<readonly { id: string }[]>(db, MOST_FINDS);
-  const keptFacets = keptReads<readonly (FacetValue & { count: number })[]>(db, MOST_KEPT);
+  const keptMissing = keptByKey<readonly string[]>(db, 2);
+  const keptCounts = keptByKey<{ finished: number; indexed: number }>(db, 1);
+  const keptFinds = keptByKey<readonly { id: string }[]>(db, MOST_FINDS);
+  const keptFacets = keptByKey<readonly (FacetValue & { count: number })[]>(db, MOST_KEPT);
   const faceted = new Map<string, Database.Statement<unknown[], FacetValue & { count: number }>>();
 
   return {

@@ -12,6 +12,7 @@ import {
 } from '../core/run/run';
 import { snapshotSchema } from '../core/run/snapshot';
 import { z } from '../core/zod';
+import { keptByKey } from './keptUntilWritten';
 import { isShown } from './putAway';
 import {
   type BrokenRecord,
@@ -25,7 +26,6 @@ import {
 import { snapshotWithFields } from './upcasters/finding';
 import { derivedEvent, derivedSnapshot } from './upcasters/run';
 import { snapshotWithJugIds } from './upcasters/snapshotJugs';
-import { keptReads } from './writes';
 
 interface RunRow {
   id: string;
@@ -174,7 +174,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     const reads = rows.map(runs.read);
     return { items: readable(reads), broken: broken(reads), total };
   };
-  const countOfFinished = keptReads<number>(db, 1);
+  const countOfFinished = keptByKey<number>(db, 1);
   /** Ids of finished runs, the last finished first, and how many there are. */
   function finishedIds(offset: number, limit: number): { ids: string[]; total: number } {
     return {

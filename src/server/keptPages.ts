@@ -1,5 +1,5 @@
 import type Database from 'better-sqlite3';
-import { writesOf } from '../db/writes';
+import { keptUntilWritten } from '../db/keptUntilWritten';
 import { workshop } from './workshop';
 
 /** So old may be what a page says of the time. */
@@ -15,16 +15,11 @@ interface Page {
   html: string;
 }
 
-interface KeptPages {
-  /** What had been written when they were asked for. */
-  written: string;
-  /** By what they were asked with, the oldest first. Null where the answer was no page. */
-  pages: Map<string, { askedMs: number; page: Promise<Page | null> }>;
-  /** Another text after each write, by this process or another. */
-  writtenNow(): string;
-}
+/** By what they were asked with, the oldest first. Null where the answer was no page. */
+type Pages = Map<string, { askedMs: number; page: Promise<Page | null> }>;
 
-const kept = new WeakMap<Database.Database, KeptPages>();
+/** The pages since the last write, of each database. */
+const KEPT = new WeakMap<Database.Database, () => Pages>();
 
 /**
  * Answers a page as it was rendered a moment ago where nothing was written since: many screens that ask at one time need
@@ -61,13 +56,8 @@ function answered({ headers, html }: Page): Response {
   return new Response(html, { headers });
 }
 
-/** The pages since the last write. */
-function pagesOf(db: Database.Database): KeptPages['pages'] {
-  const known = kept.get(db);
-  const written = known?.writtenNow();
-  if (known && known.written === written) return known.pages;
-  const writtenNow = known?.writtenNow ?? writesOf(db);
-  const pages: KeptPages['pages'] = new Map();
-  kept.set(db, { pages, writtenNow, written: written ?? writtenNow() });
-  return pages;
+function pagesOf(db: Database.Database): Pages {
+  const pages = KEPT.get(db) ?? keptUntilWritten<Pages>(db, () => new Map());
+  KEPT.set(db, pages);
+  return pages();
 }

@@ -20,18 +20,13 @@ export function checkPurchases({ purchases, materials }: Workshop): void {
     });
 }
 
-/**
- * Before a purchase becomes another: what came stays in it, and carries its postage.
- *
- * @throws Problem 422 where a line is taken out of which something came
- */
-export function followPurchase(workshop: Workshop, before: Purchase, after: Purchase): void {
+/** @throws Problem 422 where a line is taken out of which something came */
+export function allowPurchase(workshop: Workshop, before: Purchase, after: Purchase): void {
   const came = lotsOfPurchase(workshop, before.id);
   before.lines.forEach((line, place) => {
     if (receivedOf(line, came) > 0 && !after.lines.some(({ materialId }) => materialId === line.materialId))
       throw invalidField(`lines.${place}`, 'can’t be taken out: some of it has come already');
   });
-  sharePostage(workshop, after);
 }
 
 /** @throws Problem 404, or 409 where something came */
@@ -68,7 +63,8 @@ export function receive(workshop: Workshop, id: string, receipt: Receipt): Lot[]
   return lotsOfPurchase(workshop, id);
 }
 
-function sharePostage(workshop: Workshop, purchase: Purchase): void {
+/** Puts the postage of a purchase onto the lots that came of it. Call inside the transaction that changes either. */
+export function sharePostage(workshop: Workshop, purchase: Purchase): void {
   const { lots, now } = workshop;
   const came = lotsOfPurchase(workshop, purchase.id);
   for (const [lotId, minor] of postageOfLots(purchase, came, workshop.rules().currency)) {

@@ -13,7 +13,7 @@ import { workshop } from './workshop';
  * against the revision it was read at, and `DELETE` of one.
  */
 export function recordEndpoints<Item extends { id: string; name: string }>(kind: RecordKind<Item>) {
-  const { what, table, schema, newSchema, check, allow = () => {} } = kind;
+  const { what, table, schema, newSchema, check, allow = () => {}, follow = () => {} } = kind;
   const saveSchema = z.strictObject({ item: schema, revision: z.int().positive() });
   const found = (id: string): Stored<Item> => {
     const stored = table(workshop()).find(id);
@@ -38,10 +38,13 @@ export function recordEndpoints<Item extends { id: string; name: string }>(kind:
       const open = workshop();
       const { item, revision } = await readJson(context.request, saveSchema);
       if (item.id !== id) throw invalidField('item.id', 'is not the id in the address');
-      const save = () =>
-        saveRecord(table(open), what, item, revision, open.now(), (before, after) =>
+      const save = () => {
+        const saved = saveRecord(table(open), what, item, revision, open.now(), (before, after) =>
           allow(open, before, after),
         );
+        follow(open, item);
+        return saved;
+      };
       return { body: checked(open, check, save) };
     }),
     DELETE: endpoint((context) => {

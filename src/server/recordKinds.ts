@@ -11,7 +11,7 @@ import { allowMaterial, deleteMaterial } from './materials';
 import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
 import { checkProducts } from './products';
-import { checkPurchases, deletePurchase, followPurchase } from './purchases';
+import { allowPurchase, checkPurchases, deletePurchase, sharePostage } from './purchases';
 
 interface NamedItem {
   id: string;
@@ -29,6 +29,8 @@ export interface RecordKind<Item extends NamedItem> {
   check?(workshop: Workshop): void;
   /** Throws when a record may not become another. */
   allow?(workshop: Workshop, before: Item, after: Item): void;
+  /** Brings up what rests on a record that is saved, in the transaction of its write. */
+  follow?(workshop: Workshop, saved: Item): void;
   /** Takes one away; left out where that is not possible. */
   remove?(workshop: Workshop, id: string): void;
 }
@@ -86,7 +88,8 @@ export const RECORD_KINDS = {
     schema: purchaseSchema,
     newSchema: newPurchaseSchema,
     check: checkPurchases,
-    allow: followPurchase,
+    allow: allowPurchase,
+    follow: sharePostage,
     remove: deletePurchase,
   }),
 };

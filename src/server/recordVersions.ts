@@ -86,6 +86,7 @@ function ofKind<Item extends { id: string; name: string }>({
   table,
   check,
   allow,
+  follow,
 }: RecordKind<Item>): Versioned {
   return {
     nameOf: (item) => (item as Item).name,
@@ -96,6 +97,7 @@ function ofKind<Item extends { id: string; name: string }>({
       if (now.read.success) allow?.(open, now.read.data as Item, next);
       checked(open, check, () => {
         if (!table(open).update(next, now.revision, open.now())) throw notFound(what, next.id);
+        follow?.(open, next);
       });
     },
     putBack: (open, item, revision) =>

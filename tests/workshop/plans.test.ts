@@ -185,3 +185,17 @@ test('a plan is found by what its name holds, whatever case it is typed in, and 
   assert.deepEqual(found('äPFEL'), ['Äpfel & Öl']);
   assert.equal(workshop.plans.page(50, 0, 'ferry').total, 2);
 });
+
+test('what a transaction reads that is taken back is not kept', () => {
+  const { workshop } = workshopWith(file);
+  const names = () => workshop.plans.page(10, 0).items.map(({ plan }) => plan.name);
+  const before = names();
+  assert.throws(() =>
+    workshop.db.transaction(() => {
+      createPlan(workshop, { ...file.plan, name: 'Taken back' });
+      assert.deepEqual(names().toSorted(), ['Taken back', ...before].toSorted());
+      throw new Error('taken back');
+    })(),
+  );
+  assert.deepEqual(names(), before);
+});

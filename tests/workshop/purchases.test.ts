@@ -6,6 +6,7 @@ import { deleteMaterial } from '../../src/server/materials';
 import { lotsOfPurchase, receive } from '../../src/server/purchases';
 import { checked, RECORD_KINDS } from '../../src/server/recordKinds';
 import { saveRecord } from '../../src/server/records';
+import { takeBack } from '../../src/server/recordVersions';
 import { findLot, lotsOf, saveLot } from '../../src/server/stock';
 import { BOX, fragrance, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
@@ -31,9 +32,10 @@ function ordered() {
   const save = (next: Purchase) =>
     checked(workshop, RECORD_KINDS.purchase.check, () => {
       const revision = workshop.purchases.find('order')?.revision ?? 0;
-      return saveRecord(workshop.purchases, 'purchase', next, revision, workshop.now(), (before, after) =>
+      saveRecord(workshop.purchases, 'purchase', next, revision, workshop.now(), (before, after) =>
         RECORD_KINDS.purchase.allow?.(workshop, before, after),
       );
+      RECORD_KINDS.purchase.follow?.(workshop, next);
     });
   return { workshop, stored, item, came, save };
 }
@@ -57,21 +59,23 @@ test('what was ordered comes in parts, each a lot with its share of the postage;
   );
   // 12 for 1000 g: 10 and its 2 of the postage.
   assert.equal(moneyOf(Math.round((workshop.lots.stockOf('base-1')[0]?.minorPerOne ?? 0) * 1000)), '12');
-  // The postage is put right once its bill has come.
+  const postages = () => lotsOfPurchase(workshop, 'order').map(({ postage }) => postage);
+  // The postage is put right once its bill has come, and taken back as it was.
   save({ ...item, postage: '9' });
-  assert.deepEqual(
-    lotsOfPurchase(workshop, 'order').map(({ postage }) => postage),
-    ['3', '3'],
-  );
+  assert.deepEqual(postages(), ['3', '3']);
+  takeBack(workshop, 'purchase', 'order', 1, 2);
+  assert.deepEqual(postages(), ['2', '2']);
+  // What is refused changes no lot either.
+  const unknown = { materialId: 'other', amount: 1, price: '1' };
+  const refused = problemFrom(() => save({ ...item, postage: '9', lines: [...item.lines, unknown] }));
+  assert.equal(refused.status, 422);
+  assert.deepEqual(postages(), ['2', '2']);
   assert.equal(problemFrom(() => save({ ...item, lines: item.lines.slice(1) })).code, 'invalid-field');
   assert.equal(problemFrom(() => RECORD_KINDS.purchase.remove?.(workshop, 'order')).code, 'has-come');
   assert.equal(problemFrom(() => came({ materialId: 'other' })).status, 422);
   assert.equal(problemFrom(() => deleteMaterial(workshop, 'scent-1')).code, 'in-use');
   save({ ...item, postage: null });
-  assert.deepEqual(
-    lotsOfPurchase(workshop, 'order').map(({ postage }) => postage),
-    [undefined, undefined],
-  );
+  assert.deepEqual(postages(), [undefined, undefined]);
 });
 
 test('a lot that is put aside is used by nothing before it is released, and last where it is all there is', async () => {

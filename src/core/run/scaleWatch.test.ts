@@ -78,7 +78,7 @@ test('what a coarse scale flickers by itself is nothing of a small dose', () => 
   for (const massG of [250, 250.1, 250.2])
     assert.equal(watchScale(at10Hz([massG]), zero ?? resting(0), dose)?.place, 'nothing');
   assert.equal(watchScale(at10Hz([250.4]), zero ?? resting(0), dose)?.place, 'below');
-  // The same half gram on a scale that stands still is something of it.
+  // A tenth on a scale that stands still is something of it.
   assert.equal(watchScale(at10Hz([250.2]), resting(250.1), dose)?.place, 'below');
   assert.equal(atRest([]), null);
   assert.deepEqual(atRest(at10Hz([250.1, 250.1, 251], false)), resting(251));
