@@ -12,6 +12,7 @@ import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { today } from '../shared/today';
 import { useDesk } from '../shared/useDesk';
+import { DayField } from './DayField';
 import type { Orderable } from './orderable';
 import { PurchaseLines } from './PurchaseLines';
 
@@ -87,15 +88,7 @@ function Ordered({ day, onDay }: { day: string | null; onDay(day: string | null)
       It is ordered today
     </button>
   ) : (
-    <label className="flex flex-col">
-      <span className="quiet text-xs">Ordered on</span>
-      <input
-        type="date"
-        className="input input-sm pointer-coarse:min-h-11"
-        value={day}
-        onChange={({ target }) => onDay(target.value === '' ? null : target.value)}
-      />
-    </label>
+    <DayField label="Ordered on" day={day} onDay={(next) => onDay(next === '' ? null : next)} />
   );
 }
 

@@ -5,6 +5,7 @@ import type { Lot } from '../../core/stock/lot';
 import { minorUnitsOf } from '../../core/units/money';
 import { showMoney } from '../../core/units/showQuantity';
 import { showAmount } from '../../words/en/units/showAmount';
+import { Choice } from '../shared/Choice';
 import { MoneyField } from '../shared/MoneyField';
 import { useShowing } from '../shared/showing';
 import { AmountField } from './AmountField';
@@ -124,20 +125,13 @@ export function PurchaseLines({ purchase, isSaved, lots, materials, currency, on
       </ul>
       {next && lines.length < MOST_LINES && (
         <div className="flex items-end gap-2">
-          <label className="flex flex-col">
-            <span className="quiet text-xs">Material</span>
-            <select
-              className="select min-h-11"
-              value={next.id}
-              onChange={({ target }) => setChosen(target.value)}
-            >
-              {free.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choice label="Material" value={next.id} onChange={setChosen}>
+            {free.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Choice>
           <button
             type="button"
             className="btn btn-secondary min-h-11"

@@ -8,6 +8,7 @@ import { MoneyField } from '../shared/MoneyField';
 import { newId } from '../shared/newId';
 import { today } from '../shared/today';
 import { AmountField } from './AmountField';
+import { DayField } from './DayField';
 
 interface Props {
   purchaseId: string;
@@ -70,8 +71,8 @@ export function ReceiveForm({ purchaseId, line, name, isCounted, currency, came,
         none="Not known."
         onChange={setPrice}
       />
-      <Day label="Came on" day={receivedOn} onDay={(day) => setReceivedOn(day || today())} />
-      <Day label="Best before" day={bestBefore} onDay={setBestBefore} />
+      <DayField label="Came on" day={receivedOn} onDay={(day) => setReceivedOn(day || today())} />
+      <DayField label="Best before" day={bestBefore} onDay={setBestBefore} />
       <Line
         label="Put aside until (its certificate, a trial)"
         value={heldFor}
@@ -92,19 +93,5 @@ export function ReceiveForm({ purchaseId, line, name, isCounted, currency, came,
         </button>
       </p>
     </form>
-  );
-}
-
-function Day({ label, day, onDay }: { label: string; day: string; onDay(day: string): void }) {
-  return (
-    <label className="flex flex-col">
-      <span className="quiet text-xs">{label}</span>
-      <input
-        type="date"
-        className="input input-sm pointer-coarse:min-h-11 w-full"
-        value={day}
-        onChange={({ target }) => onDay(target.value)}
-      />
-    </label>
   );
 }
