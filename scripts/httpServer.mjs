@@ -27,16 +27,17 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
  * Serves the built application on 127.0.0.1 until SIGTERM, SIGINT or SIGHUP.
  *
  * @param {{ port: number, data: string, share: boolean, shareAt: string[] | null, tls: { cert: string, key: string } | null }} options
+ * @param {string} built the folder it was built into
  */
-export async function serve({ port, data, share, shareAt, tls }) {
+export async function serve({ port, data, share, shareAt, tls }, built = join(projectFolder, 'dist')) {
   process.env.NODE_ENV = 'production';
-  const { handler } = await import(pathToFileURL(join(projectFolder, 'dist', 'server', 'entry.mjs')).href);
+  const { handler } = await import(pathToFileURL(join(built, 'server', 'entry.mjs')).href);
 
   // Its types know it as a part of a framework; it asks for nothing but Node's own request and response.
   const compressed = /** @type {(...parts: [unknown, unknown, () => void]) => void} */ (
     compression({ level: PAGE_LEVEL })
   );
-  const files = sirv(join(projectFolder, 'dist', 'client'), {
+  const files = sirv(join(built, 'client'), {
     gzip: true,
     brotli: true,
     etag: true,

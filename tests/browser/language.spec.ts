@@ -1,31 +1,28 @@
-import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { execFileSync, spawn } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { freePort } from '../support/server';
+import { freePort, listen, type RunningServer, temporaryFolder } from '../support/server';
 
 /** Built within the project, where its packages are found. */
 const BUILT = resolve('node_modules/.cache/pseudo-language');
-const data = mkdtempSync(join(tmpdir(), 'tallow-language-'));
-let server: ChildProcess;
+const data = temporaryFolder();
+let server: RunningServer;
 let base = '';
 
 test.beforeAll(async () => {
   test.setTimeout(240_000);
   execFileSync(process.execPath, ['tests/support/pseudoWords.mjs', BUILT], { stdio: 'inherit' });
-  execFileSync(process.execPath, ['--import', 'tsx', 'demo/seed.ts', data]);
+  execFileSync(process.execPath, ['--import', 'tsx', 'demo/seed.ts', data.path]);
   const port = await freePort();
-  base = `http://127.0.0.1:${port}`;
-  server = spawn(process.execPath, [join(BUILT, 'server/entry.mjs')], {
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), TALLOW_DATA: data, NODE_ENV: 'production' },
-  });
-  await expect(async () => expect((await fetch(`${base}/api/health`)).ok).toBe(true)).toPass();
+  const words = [BUILT, '--data', data.path, '--port', String(port)];
+  server = await listen(spawn(process.execPath, ['tests/support/serveBuilt.mjs', ...words]), port);
+  base = server.base;
 });
 
-test.afterAll(() => {
-  server.kill();
-  rmSync(data, { recursive: true, force: true });
+test.afterAll(async () => {
+  await server.stop();
+  data.remove();
   rmSync(BUILT, { recursive: true, force: true });
 });
 
