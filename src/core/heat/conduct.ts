@@ -27,7 +27,7 @@ const MOST_TURNS = 60;
 const NEAR_K = 1e-3;
 /** Turns that go to and fro over a bend are shortened from here on, and end in the middle. */
 const [DAMPED_FROM, DAMPED_MORE_FROM] = [20, 40];
-const CLOSE_K = 1e-8;
+const CLOSE_K = 1e-5;
 const GROWTH = 1.6;
 
 /**

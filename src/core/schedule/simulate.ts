@@ -248,11 +248,10 @@ function tries(
   return { states, earliestS: sure, latestS: Math.max(sure, latestS) };
 }
 
-const REWARM_STEP_K = 1;
 /** Hotter than this nothing is poured, whatever its ceiling. */
 const HOTTEST_POUR_C = 66;
 
-/** The heats, by whole degrees, at which a layer that has waited too long is joined after all. */
+/** The heats, by whole degrees, at which a layer that has waited too long is joined after all: hotter melts deeper. */
 function rewarmFor(
   stack: Stack,
   floor: number,
@@ -272,13 +271,23 @@ function rewarmFor(
         COARSE,
       ),
     );
-  const good: number[] = [];
-  for (let tempC = Math.ceil(atC) + 1; tempC <= mostC; tempC += REWARM_STEP_K) {
-    if (bondAt(tempC) === 'good') good.push(tempC);
-    else if (good.length > 0) break;
+  const [leastC, hottestC] = [Math.ceil(atC) + 1, Math.floor(mostC)];
+  const fromC = firstDegree(leastC, hottestC, (tempC) => bondAt(tempC) !== 'weak');
+  if (fromC === null || bondAt(fromC) !== 'good') return null;
+  const pastC = firstDegree(fromC, hottestC, (tempC) => bondAt(tempC) !== 'good') ?? hottestC + 1;
+  return { fromC, toC: pastC - 1 };
+}
+
+/** The first whole degree from which on something is so, by halving; null where it is not so at the hottest. */
+function firstDegree(leastC: number, hottestC: number, isSo: (tempC: number) => boolean): number | null {
+  if (leastC > hottestC || !isSo(hottestC)) return null;
+  let [below, at] = [leastC - 1, hottestC];
+  while (at - below > 1) {
+    const middle = Math.floor((below + at) / 2);
+    if (isSo(middle)) at = middle;
+    else below = middle;
   }
-  const [fromC] = good;
-  return fromC === undefined ? null : { fromC, toC: good.at(-1) ?? fromC };
+  return at;
 }
 
 /** Lets all of it set until it comes out of its mold, and is cut. */
