@@ -26,6 +26,8 @@ const ticked = (page: Page) => page.getByRole('button', { name: /ticked/ });
 test('the server stops in the middle of a weighing and of a wait: the bench works on, through a reload, and delivers by itself; a second screen follows', async ({
   browser,
 }) => {
+  // A server is started three times.
+  test.slow();
   const folder = temporaryFolder();
   let server: RunningServer = await startServer(folder.path);
   const { base: address, port } = server;
