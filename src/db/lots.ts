@@ -34,9 +34,14 @@ const COLUMNS = 'id, record, shape, revision, changed_at';
 /** Lots and the entries that explain their stock. */
 export function lotTable(db: Database.Database) {
   const one = db.prepare<[string], Row>(`SELECT ${COLUMNS} FROM lots WHERE id = ?`);
-  const ofMaterial = db.prepare<[string], Row>(
+  const ofItem = db.prepare<[string, string], Row>(
     `SELECT ${COLUMNS} FROM lots
-     WHERE item_kind = 'material' AND item_id = ? ORDER BY record ->> 'boughtOn', id`,
+     WHERE item_kind = ? AND item_id = ? ORDER BY record ->> 'boughtOn', id`,
+  );
+  const withRun = db.prepare<[string], Row>(
+    `SELECT ${COLUMNS} FROM lots WHERE item_kind = 'product'
+       AND EXISTS (SELECT 1 FROM json_each(record, '$.madeOf') WHERE value ->> 'runId' = ?)
+     ORDER BY record ->> 'boughtOn', id`,
   );
   const all = db.prepare<[], Row>(`SELECT ${COLUMNS} FROM lots ORDER BY record ->> 'boughtOn', id`);
   const numbered = db.prepare<[string], { id: string }>(
@@ -105,9 +110,14 @@ export function lotTable(db: Database.Database) {
     readVersion: (id: string, { record, shape }: KeptText) => READER.read(id, record, shape),
     /** Those that can be read, in the order they were bought. */
     all: (): Stored<Lot>[] => readable(all.all().map(read)),
+    /** Those of materials, without finished goods. */
+    ofShelf: (): Stored<Lot>[] =>
+      readable(all.all().map(read)).filter(({ item }) => item.item.kind === 'material'),
     broken: (): BrokenRecord[] => broken(all.all().map(read)),
-    /** In the order they were bought. */
-    ofMaterial: (materialId: string): Stored<Lot>[] => readable(ofMaterial.all(materialId).map(read)),
+    /** In the order they were bought, or packed. */
+    of: ({ kind, id }: Lot['item']): Stored<Lot>[] => readable(ofItem.all(kind, id).map(read)),
+    /** Finished goods with pieces of a run, in the order they were packed. */
+    withRun: (runId: string): Stored<Lot>[] => readable(withRun.all(runId).map(read)),
     /** Ids of the lots with a number. */
     idsNumbered: (number: string): string[] => numbered.all(number).map(({ id }) => id),
     /** Lots whose number has a text in it, which is folded. */

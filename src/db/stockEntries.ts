@@ -10,20 +10,22 @@ interface EntryRow {
   owner_kind: EntryOwner['kind'] | null;
   owner_id: string | null;
   task_id: string | null;
+  stands_at: string | null;
   note: string;
 }
 
-const ENTRY = 'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, task_id, note FROM stock_entries';
+const ENTRY =
+  'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, task_id, stands_at, note FROM stock_entries';
 
 /** The entries that explain what is left of a lot. They are only ever added to. */
 export function entryTable(db: Database.Database) {
   const addEntry = db.prepare<Record<string, string | number | null>>(
-    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, task_id, note)
-     VALUES (@id, @lotId, @at, @kind, @change, @ownerKind, @ownerId, @taskId, @note)`,
+    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, task_id, stands_at, note)
+     VALUES (@id, @lotId, @at, @kind, @change, @ownerKind, @ownerId, @taskId, @standsAt, @note)`,
   );
   const entriesOfLot = db.prepare<[string], EntryRow>(`${ENTRY} WHERE lot_id = ? ORDER BY place`);
-  const entriesOfRun = db.prepare<[string], EntryRow>(
-    `${ENTRY} WHERE owner_kind = 'run' AND owner_id = ? ORDER BY place`,
+  const entriesOf = db.prepare<[string, string], EntryRow>(
+    `${ENTRY} WHERE owner_kind = ? AND owner_id = ? ORDER BY place`,
   );
   const lotsOfPurchase = db.prepare<[string], { lot_id: string }>(
     `SELECT lot_id FROM stock_entries WHERE owner_kind = 'purchase' AND owner_id = ? AND kind = 'bought' ORDER BY place`,
@@ -31,6 +33,9 @@ export function entryTable(db: Database.Database) {
   const takenByRun = db.prepare<[string], { item_id: string; taken: number }>(
     `SELECT lots.item_id, -sum(e.change) AS taken FROM stock_entries e JOIN lots ON lots.id = e.lot_id
      WHERE e.owner_kind = 'run' AND e.owner_id = ? AND e.kind IN ('used', 'returned') GROUP BY lots.item_id`,
+  );
+  const places = db.prepare<[], { name: string }>(
+    'SELECT DISTINCT stands_at AS name FROM stock_entries WHERE stands_at IS NOT NULL ORDER BY stands_at',
   );
   const everyEntry = db.prepare<[], EntryRow>(`${ENTRY} ORDER BY place`);
   const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
@@ -48,15 +53,17 @@ export function entryTable(db: Database.Database) {
             id: row.owner_id,
             ...(row.task_id === null ? {} : { taskId: row.task_id }),
           },
+    ...(row.stands_at === null ? {} : { standsAt: row.stands_at }),
     note: row.note,
   });
   return {
-    addEntry({ owner, ...entry }: StockEntry): void {
+    addEntry({ owner, standsAt, ...entry }: StockEntry): void {
       addEntry.run({
         ...entry,
         ownerKind: owner?.kind ?? null,
         ownerId: owner?.id ?? null,
         taskId: owner?.taskId ?? null,
+        standsAt: standsAt ?? null,
       });
     },
     entry(id: string): StockEntry | undefined {
@@ -66,7 +73,12 @@ export function entryTable(db: Database.Database) {
     entriesOfLot: (lotId: string): StockEntry[] => entriesOfLot.all(lotId).map(entry),
     /** All of them, in the order they were made. */
     everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
-    entriesOfRun: (runId: string): StockEntry[] => entriesOfRun.all(runId).map(entry),
+    entriesOfRun: (runId: string): StockEntry[] => entriesOf.all('run', runId).map(entry),
+    /** Where finished goods stand or stood, besides the workshop itself. */
+    places: (): string[] => places.all().map(({ name }) => name),
+    /** Those that belong to something. */
+    entriesOf: ({ kind, id }: Pick<EntryOwner, 'kind' | 'id'>): StockEntry[] =>
+      entriesOf.all(kind, id).map(entry),
     /** Ids of the lots that came of a purchase, in that order. */
     idsOfPurchase: (purchaseId: string): string[] =>
       lotsOfPurchase.all(purchaseId).map(({ lot_id }) => lot_id),

@@ -63,6 +63,7 @@ export const OPEN_ROWS = {
     owner_kind: text.nullable(),
     owner_id: text.nullable(),
     task_id: text.nullable().default(null),
+    stands_at: text.nullable().default(null),
     note: text,
   }),
   files: z.strictObject({ hash: fileHash, kind: z.enum(FILE_KINDS), bytes: count, added_at: moment }),

@@ -1,10 +1,10 @@
-import type { Material } from '../core/materials/material';
 import type { Mold } from '../core/molds/mold';
 import type { Aside } from '../core/pieces/aside';
 import type { KeptReadings } from '../core/run/keptReadings';
 import type { LogEntry } from '../core/run/logEntry';
 import type { Lot } from '../core/stock/lot';
 import type { StockEntry } from '../core/stock/stock';
+import { goodsInShort } from '../words/en/goods/goodsWords';
 import { VERDICT_NAMES } from '../words/en/run/verdictNames';
 import { ENTRY_NAMES } from '../words/en/stock/entryNames';
 import { type CsvStyle, writeCsv } from './csv';
@@ -90,16 +90,17 @@ export function readingsCsv(readings: readonly KeptReadings[], style: CsvStyle):
   return `\uFEFF${writeCsv(['When', 'Instrument', 'Reading', 'Unit', 'Task'], rows, style)}`;
 }
 
-/** Every entry of the stock, with its lot and its material. */
+/** Every entry of the stock, with its lot and what that is of. */
 export function stockCsv(
   entries: readonly StockEntry[],
   lots: readonly Lot[],
-  materials: readonly Material[],
+  /** Materials and products. */
+  items: readonly { id: string; name: string }[],
   style: CsvStyle,
 ): string {
   const lotOf = new Map(lots.map((lot) => [lot.id, lot]));
-  const nameOf = new Map(materials.map(({ id, name }) => [id, name]));
-  const rows = entries.map(({ at, lotId, kind, change, owner, note }) => {
+  const nameOf = new Map(items.map(({ id, name }) => [id, name]));
+  const rows = entries.map(({ at, lotId, kind, change, owner, standsAt, note }) => {
     const lot = lotOf.get(lotId);
     return [
       at,
@@ -108,10 +109,12 @@ export function stockCsv(
       ENTRY_NAMES[kind],
       figure(change, 4, style),
       owner?.kind === 'run' ? owner.id : '',
+      standsAt ?? '',
       note,
     ];
   });
-  return `\uFEFF${writeCsv(['When', 'Material', 'Lot', 'What', 'Change, g or pieces', 'Run', 'Note'], rows, style)}`;
+  const header = ['When', 'Of what', 'Lot', 'What', 'Change, g, pieces or packs', 'Run', 'Stands at', 'Note'];
+  return `\uFEFF${writeCsv(header, rows, style)}`;
 }
 
 /** A batch that holds something of a lot, as a recall list has it. */
@@ -124,6 +127,7 @@ export interface RecallRow {
   through: readonly string[];
   complaints: number;
   asides: readonly Pick<Aside, 'massG' | 'pieces' | 'to'>[];
+  packs: readonly { product: string; entries: readonly StockEntry[] }[];
 }
 
 /** Every batch that holds something of a lot. */
@@ -137,17 +141,21 @@ export function recallCsv(rows: readonly RecallRow[], style: CsvStyle): string {
     'Through',
     'Complaints',
     'Set aside, g',
+    'Packed',
   ];
-  const lines = rows.map(({ code, planName, startedAt, goodPieces, amount, through, complaints, asides }) => [
-    code ?? '',
-    planName,
-    startedAt,
-    goodPieces === null ? '' : String(goodPieces),
-    figure(amount, 4, style),
-    through.join(' > '),
-    String(complaints),
-    asides.map(({ massG, pieces, to }) => asideCell(massG, pieces, to, style)).join(' > '),
-  ]);
+  const lines = rows.map(
+    ({ code, planName, startedAt, goodPieces, amount, through, complaints, asides, packs }) => [
+      code ?? '',
+      planName,
+      startedAt,
+      goodPieces === null ? '' : String(goodPieces),
+      figure(amount, 4, style),
+      through.join(' > '),
+      String(complaints),
+      asides.map(({ massG, pieces, to }) => asideCell(massG, pieces, to, style)).join(' > '),
+      packs.map(({ product, entries }) => `${product}: ${goodsInShort(entries)}`).join(' > '),
+    ],
+  );
   return `\uFEFF${writeCsv(header, lines, style)}`;
 }
 

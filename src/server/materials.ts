@@ -8,7 +8,7 @@ export function materialsInUse({ materials, plans, lots, products, purchases }: 
   const byId = new Map(materials.all().map(({ item }) => [item.id, item]));
   const used = new Set<string>();
   for (const plan of plans.everyVersion()) for (const id of namedMaterials(plan, byId).keys()) used.add(id);
-  for (const { item: lot } of lots.all()) if (lot.item.kind === 'material') used.add(lot.item.id);
+  for (const { item: lot } of lots.ofShelf()) used.add(lot.item.id);
   for (const item of byId.values())
     if (item.kind === 'blend') for (const { materialId } of item.members) used.add(materialId);
   for (const { item } of products.all()) for (const { materialId } of item.packaging) used.add(materialId);

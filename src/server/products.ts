@@ -1,6 +1,6 @@
 import type { Product } from '../core/product/product';
 import type { Workshop } from './openWorkshop';
-import { invalidField } from './problem';
+import { invalidField, notFound, Problem } from './problem';
 
 /** @throws Problem 422 where a product is of a plan that is not there, or packed in what is not on the shelf */
 export function checkProducts({ products, plans, materials }: Workshop): void {
@@ -25,4 +25,11 @@ export function productsOfPlan({ products }: Workshop, planId: string): Product[
     .all()
     .filter(({ item }) => item.parts.some((part) => part.planId === planId))
     .map(({ item }) => item);
+}
+
+/** @throws Problem 404, or 409 where some of it was packed */
+export function deleteProduct({ products, lots }: Workshop, id: string): void {
+  if (lots.of({ kind: 'product', id }).length > 0)
+    throw new Problem(409, 'was-packed', 'Some of it was packed already, so it can’t be deleted.');
+  if (!products.remove(id)) throw notFound('product', id);
 }

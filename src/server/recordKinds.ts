@@ -10,7 +10,7 @@ import { checkBlends } from './importShelf';
 import { allowMaterial, deleteMaterial } from './materials';
 import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
-import { checkProducts } from './products';
+import { checkProducts, deleteProduct } from './products';
 import { allowPurchase, checkPurchases, deletePurchase, sharePostage } from './purchases';
 
 interface NamedItem {
@@ -36,7 +36,7 @@ export interface RecordKind<Item extends NamedItem> {
 }
 
 /** Takes one away that nothing else rests on. */
-function takesAway(table: 'jugs' | 'scales' | 'products', what: string) {
+function takesAway(table: 'jugs' | 'scales', what: string) {
   return (open: Workshop, id: string) => {
     if (!open[table].remove(id)) throw notFound(what, id);
   };
@@ -80,7 +80,7 @@ export const RECORD_KINDS = {
     schema: productSchema,
     newSchema: newProductSchema,
     check: checkProducts,
-    remove: takesAway('products', 'product'),
+    remove: deleteProduct,
   }),
   purchase: kind({
     what: 'purchase',

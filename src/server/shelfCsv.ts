@@ -7,7 +7,7 @@ import type { Workshop } from './openWorkshop';
 import { Problem } from './problem';
 
 function shelfNow({ materials, lots }: Workshop): ShelfNow {
-  return { materials: materials.all(), lots: lots.all() };
+  return { materials: materials.all(), lots: lots.ofShelf() };
 }
 
 export interface CsvSent {

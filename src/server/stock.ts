@@ -19,7 +19,7 @@ export function findLot(workshop: Workshop, id: string): LotView {
 
 export function lotsOf(workshop: Workshop, materialId: string): LotView[] {
   if (!workshop.materials.find(materialId)) throw notFound('material', materialId);
-  return workshop.lots.ofMaterial(materialId).map((stored) => lotView(workshop, stored));
+  return workshop.lots.of({ kind: 'material', id: materialId }).map((stored) => lotView(workshop, stored));
 }
 
 function lotView({ lots }: Workshop, stored: Stored<Lot>): LotView {
@@ -62,6 +62,8 @@ export function saveLot(workshop: Workshop, lot: Lot, revision: number): LotView
     const before = lots.find(lot.id);
     if (!before) throw notFound('lot', lot.id);
     const { kind, id } = before.item.item;
+    if (kind === 'product')
+      throw invalidField('item.item', 'is finished goods: they are kept with their product');
     if (lot.item.kind !== kind || lot.item.id !== id)
       throw invalidField('item.item', 'can’t be changed: a lot is of one material');
     const at = now();
@@ -101,7 +103,9 @@ export type StockEdit =
  */
 export function editStock(workshop: Workshop, lotId: string, entryId: string, edit: StockEdit): LotView {
   const work = workshop.db.transaction(() => {
-    const { left } = findLot(workshop, lotId);
+    const { item: lot, left } = findLot(workshop, lotId);
+    if (lot.item.kind === 'product')
+      throw invalidField('id', 'is of finished goods: they are kept with their product');
     const sent = workshop.lots.entry(entryId);
     if (sent) {
       // What a count came to depends on what was there then.

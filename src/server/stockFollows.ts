@@ -4,10 +4,10 @@ import { progress } from '../core/run/progress';
 import type { Run, RunEvent } from '../core/run/run';
 import { usedByTask, usedMaterials, weighedParts } from '../core/run/usedMaterials';
 import type { ScheduledTask } from '../core/schedule/scheduledTask';
-import { takeFromLots } from '../core/stock/stock';
 import type { Workshop } from './openWorkshop';
 import { invalidField } from './problem';
 import { putIntoScrapJar, scrapName, setAside, takeAsideBack } from './setAside';
+import { takeFromShelf } from './takeFromShelf';
 
 /** What a run takes goes off the shelf as it is weighed, and comes back with what undoes it. */
 
@@ -116,7 +116,6 @@ function checkLot({ lots }: Workshop, materialId: string, lotId: string, field: 
     throw invalidField(field, 'is not a lot of that material');
 }
 
-/** From the lot that was said, then the first to expire. A material without lots is not counted by the book. */
 function take(
   workshop: Workshop,
   runId: string,
@@ -124,24 +123,9 @@ function take(
   { massG, lotId }: WeighedPart,
   taskId?: string,
 ): void {
-  const { lots, now, newId } = workshop;
   if (lotId !== null) checkLot(workshop, materialId, lotId, 'event.lotId');
-  const { takings, beyondBook } = takeFromLots(lots.stockOf(materialId), massG, lotId ?? undefined);
-  const common = { at: now(), owner: { kind: 'run' as const, id: runId, ...(taskId ? { taskId } : {}) } };
-  if (beyondBook) {
-    const note = 'More was there than the book said';
-    const { amount } = beyondBook;
-    lots.addEntry({
-      ...common,
-      id: newId(),
-      lotId: beyondBook.lotId,
-      kind: 'correction',
-      change: amount,
-      note,
-    });
-  }
-  for (const { lotId: from, amount } of takings)
-    lots.addEntry({ ...common, id: newId(), lotId: from, kind: 'used', change: -amount, note: '' });
+  const owner = { kind: 'run' as const, id: runId, ...(taskId ? { taskId } : {}) };
+  takeFromShelf(workshop, { materialId, amount: massG, lotId }, owner);
 }
 
 /** Gives back what a task has taken, or all of a run, and takes back what was put right for it. */

@@ -3,8 +3,10 @@ import type { Aside } from '../core/pieces/aside';
 import { batchLotNumber, codeOfLotNumber } from '../core/run/batchCode';
 import { progress } from '../core/run/progress';
 import type { Run } from '../core/run/run';
+import type { StockEntry } from '../core/stock/stock';
 import { type TraceSource, traceLot, traceRun } from '../core/trace/trace';
 import { orNull } from './broken';
+import { goodsOfRun } from './goods';
 import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
 import { findRun } from './runs';
@@ -25,6 +27,8 @@ export interface TracedBatch {
   complaints: number;
   /** What of it is kept elsewhere than among its bars: in jars, as pieces and as samples. */
   asides: Aside[];
+  /** Packs with its pieces, by what they are sold as. */
+  packs: { product: string; entries: StockEntry[] }[];
   /** Of its pours. */
   letters: string[];
   /** Of the lot itself or of what it came through last, in g, or in pieces of what is counted. */
@@ -99,7 +103,7 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
   if (!run)
     return {
       ...{ runId, code: null, planName: '', startedAt: '', goodPieces: null, ended: null, complaints: 0 },
-      ...{ asides: [], letters: [], isBroken: true },
+      ...{ asides: [], packs: [], letters: [], isBroken: true },
     };
   const so = progress(run);
   const { sheet } = run.snapshot;
@@ -111,6 +115,10 @@ function batchOf(workshop: Workshop, runId: string): Omit<TracedBatch, 'amount' 
     ended: so.ended?.kind ?? null,
     complaints: so.complaints.length,
     asides: so.asides.filter(({ to }) => to.is !== 'waste'),
+    packs: goodsOfRun(workshop, runId).map(({ lot, entries }) => ({
+      product: orNull(() => workshop.products.find(lot.item.id))?.item.name ?? lot.item.id,
+      entries,
+    })),
     letters: sheet.pours.map(({ letter }) => letter),
   };
 }

@@ -65,6 +65,7 @@ test('axe finds nothing on any view, by day and by night', async ({ browser, req
     `/log/${log}/sheet`,
     '/products',
     '/products/bare-face',
+    '/products/stock',
     '/purchases',
   ]) {
     await opened(page, path);

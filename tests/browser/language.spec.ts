@@ -91,6 +91,7 @@ test('in a language that nobody speaks, every finding, task, field and length is
     '/bench',
     '/rack',
     '/products',
+    '/products/stock',
     '/house-rules',
   ])
     await opened(page, path);

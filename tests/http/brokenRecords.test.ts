@@ -122,6 +122,7 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       '/bench/run-open',
       '/products',
       '/products/bar',
+      '/products/stock',
       '/purchases',
       '/purchases/bar',
       ...records,

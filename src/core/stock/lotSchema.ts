@@ -2,7 +2,7 @@ import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 import { stockItemSchema } from './stockItemSchema';
 
-/** What came at one time of a stock item: what stands on its label and its receipt. */
+/** What came, or was packed, at one time of a stock item: what stands on its label and its receipt. */
 export const lotSchema = z.strictObject({
   id: z.string().min(1).max(64),
   item: stockItemSchema,
@@ -20,6 +20,12 @@ export const lotSchema = z.strictObject({
   openedOn: z.iso.date().nullable(),
   /** What it is put aside for until it is released, such as its certificate; left out where it may be used. */
   heldFor: z.string().trim().min(1).max(200).optional(),
+  /** Of finished goods: the runs that the pieces of each pack are of. */
+  madeOf: z
+    .array(z.strictObject({ runId: z.string().min(1).max(64), pieces: z.int().min(1).max(100) }))
+    .min(1)
+    .max(12)
+    .optional(),
   note: z.string().max(2000),
 });
 

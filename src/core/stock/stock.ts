@@ -1,11 +1,16 @@
 import type { z } from '../zod';
 import type { stockEntrySchema } from './stockSchema';
 
-/** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */
-export const ENTRY_KINDS = ['bought', 'used', 'returned', 'correction', 'count'] as const;
+/** What becomes of finished goods. */
+export const GOODS_USES = ['sold', 'given', 'sampled', 'kept-back', 'damaged', 'returned'] as const;
 
-/** What an entry may belong to. */
-export const ENTRY_OWNERS = ['run', 'order', 'count', 'purchase'] as const;
+/** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */
+export const ENTRY_KINDS = ['bought', 'used', 'correction', 'count', 'made', 'moved', ...GOODS_USES] as const;
+
+/** What an entry may belong to. What becomes of finished goods at one time is one act, whose entries name it. */
+export const ENTRY_OWNERS = ['run', 'order', 'count', 'purchase', 'act'] as const;
+
+export type GoodsUse = (typeof GOODS_USES)[number];
 
 export type StockEntry = z.infer<typeof stockEntrySchema>;
 

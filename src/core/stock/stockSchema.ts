@@ -17,5 +17,7 @@ export const stockEntrySchema = z.strictObject({
       taskId: z.string().optional(),
     })
     .nullable(),
+  /** Where it stands, of finished goods; left out where that is the workshop itself. */
+  standsAt: z.string().min(1).max(60).optional(),
   note: z.string().max(2000),
 });

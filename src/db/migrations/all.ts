@@ -23,6 +23,7 @@ import { rackAir } from './0021_rack_air';
 import { measuresAgain } from './0022_measures_again';
 import { products } from './0023_products';
 import { purchases } from './0024_purchases';
+import { finishedGoods } from './0025_finished_goods';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -50,4 +51,5 @@ export const MIGRATIONS: readonly Migration[] = [
   measuresAgain,
   products,
   purchases,
+  finishedGoods,
 ];

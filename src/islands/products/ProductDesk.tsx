@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Goods } from '../../core/goods/goodsView';
 import { isBarcode } from '../../core/product/barcode';
 import type { Product } from '../../core/product/product';
 import { DeleteRecord } from '../shared/DeleteRecord';
@@ -7,6 +8,7 @@ import { Line } from '../shared/Line';
 import type { StoredItem } from '../shared/saveQueue';
 import { withShowing } from '../shared/showing';
 import { useDesk } from '../shared/useDesk';
+import { GoodsPanel } from './GoodsPanel';
 import { LabelPanel, type RunChoice } from './LabelPanel';
 import { PackCostPanel } from './PackCostPanel';
 import { LabelFields, type Named, PackFields, WordFields } from './ProductFields';
@@ -18,12 +20,13 @@ interface Props {
   runs: RunChoice[];
   /** Runs whose label is asked for. */
   chosen: string[];
+  goods: Goods;
   /** ISO 4217. */
   currency: string;
 }
 
 /** A product with its label beside it, saved a moment after each change. */
-function ProductDesk({ start, plans, packaging, runs, chosen, currency }: Props) {
+function ProductDesk({ start, plans, packaging, runs, chosen, goods, currency }: Props) {
   const desk = useDesk(start, '/api/products', faultOf);
   const { item: product, saved: shown, change } = desk;
   const [runIds, setRunIds] = useState(chosen);
@@ -59,6 +62,7 @@ function ProductDesk({ start, plans, packaging, runs, chosen, currency }: Props)
             {...{ runs, runIds }}
             onRuns={setRunIds}
           />
+          <GoodsPanel product={shown} start={goods} isSaved={desk.state === 'saved' && desk.fault === null} />
           <PackCostPanel product={shown} runIds={runIds} currency={currency} />
           <DeleteRecord id={product.id} what="product" path="products" />
         </div>

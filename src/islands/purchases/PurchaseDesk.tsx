@@ -4,6 +4,7 @@ import type { Lot } from '../../core/stock/lot';
 import { minorUnitsOf } from '../../core/units/money';
 import { showMoney } from '../../core/units/showQuantity';
 import { PURCHASE_STATES } from '../../words/en/purchase/purchaseWords';
+import { DayField } from '../shared/DayField';
 import { DeleteRecord } from '../shared/DeleteRecord';
 import { DeskHead } from '../shared/DeskHead';
 import { Line } from '../shared/Line';
@@ -12,7 +13,6 @@ import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { today } from '../shared/today';
 import { useDesk } from '../shared/useDesk';
-import { DayField } from './DayField';
 import type { Orderable } from './orderable';
 import { PurchaseLines } from './PurchaseLines';
 

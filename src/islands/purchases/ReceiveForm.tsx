@@ -3,12 +3,12 @@ import type { PurchaseLine } from '../../core/purchase/purchase';
 import type { Lot } from '../../core/stock/lot';
 import { minorUnitsOf, moneyOf, payable } from '../../core/units/money';
 import { callApi } from '../shared/api';
+import { DayField } from '../shared/DayField';
 import { Line } from '../shared/Line';
 import { MoneyField } from '../shared/MoneyField';
 import { newId } from '../shared/newId';
 import { today } from '../shared/today';
 import { AmountField } from './AmountField';
-import { DayField } from './DayField';
 
 interface Props {
   purchaseId: string;

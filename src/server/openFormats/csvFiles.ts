@@ -24,7 +24,7 @@ interface CsvFile {
 /** The workshop as tables for people. */
 export function csvFiles(open: Workshop): CsvFile[] {
   const materials = () => open.materials.all();
-  const lots = () => open.lots.all();
+  const lots = () => open.lots.ofShelf();
   const shelf = () => ({ materials: materials(), lots: lots() });
   return [
     { name: 'materials.csv', text: () => [`\uFEFF${materialsCsv(materials(), PLAIN)}`] },
@@ -44,11 +44,11 @@ export function csvFiles(open: Workshop): CsvFile[] {
   ];
 }
 
-export function stockText({ lots, materials }: Workshop, style: CsvStyle): string {
+export function stockText({ lots, materials, products }: Workshop, style: CsvStyle): string {
   return stockCsv(
     lots.everyEntry(),
     lots.all().map(({ item }) => item),
-    materials.all().map(({ item }) => item),
+    [...materials.all(), ...products.all()].map(({ item }) => item),
     style,
   );
 }

@@ -2,6 +2,7 @@ import type { Maker } from '../../../core/houseRules/selling';
 import type { LabelPart, LabelTexts, TextKind } from '../../../core/label/label';
 import { isUs, type LabelRules } from '../../../core/label/labelRules';
 import { type NetQuantity, netQuantity } from '../../../core/label/netQuantity';
+import { goodUntil } from '../../../core/product/goodUntil';
 import { showNumber } from '../../../core/units/showQuantity';
 import { listWords } from '../ingredientWords';
 
@@ -94,14 +95,16 @@ function usWords({ g, oz }: NetQuantity, locale: string): string {
 }
 
 /** “Best before the end of 05/2028”; after opening “12 M after opening”. */
-function goodWords(parts: readonly LabelPart[], { by, months }: Said['good']): string {
-  if (by === 'opened') return `${months} M after opening`;
-  const made = parts.map(({ run }) => run?.madeAt ?? null);
-  if (made.some((at) => at === null)) return '';
-  const [first = ''] = made.toSorted();
-  const date = new Date(first ?? '');
-  const month = date.getUTCFullYear() * 12 + date.getUTCMonth() + months;
-  return `Best before the end of ${String((month % 12) + 1).padStart(2, '0')}/${Math.floor(month / 12)}`;
+function goodWords(parts: readonly LabelPart[], good: Said['good']): string {
+  if (good.by === 'opened') return `${good.months} M after opening`;
+  const made = parts.map(({ run }) => run?.madeAt);
+  const until = made.includes(undefined)
+    ? null
+    : goodUntil(
+        good,
+        made.flatMap((at) => at ?? []),
+      );
+  return until === null ? '' : `Best before the end of ${String(until.month).padStart(2, '0')}/${until.year}`;
 }
 
 function batchWords(parts: readonly LabelPart[]): string {

@@ -4,7 +4,14 @@ import type { StockEntry } from '../../../core/stock/stock';
 export const ENTRY_NAMES: Record<StockEntry['kind'], string> = {
   bought: 'Bought',
   used: 'Used in a run',
-  returned: 'Given back by a run',
+  returned: 'Given back',
   correction: 'Correction',
   count: 'Counted',
+  made: 'Packed',
+  moved: 'Moved',
+  sold: 'Sold',
+  given: 'Given away',
+  sampled: 'Used as samples',
+  'kept-back': 'Kept back',
+  damaged: 'Damaged',
 };
