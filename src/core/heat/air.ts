@@ -27,13 +27,15 @@ export function vapourDensityKgM3(tempC: number, share: number): number {
 
 /** Natural convection over a warm plate, W/m²K; a length is area over perimeter. Common engineering form, from memory. */
 export function convectionWM2K(deltaK: number, lengthM: number): number {
-  return 1.32 * (Math.abs(deltaK) / lengthM) ** 0.25;
+  return 1.32 * Math.sqrt(Math.sqrt(Math.abs(deltaK) / lengthM));
 }
 
 const EMISSIVITY = 0.93;
 
 export function radiationWM2(surfaceC: number, roomC: number): number {
-  return EMISSIVITY * STEFAN_BOLTZMANN * ((surfaceC + ZERO_C_K) ** 4 - (roomC + ZERO_C_K) ** 4);
+  const surface = (surfaceC + ZERO_C_K) * (surfaceC + ZERO_C_K);
+  const room = (roomC + ZERO_C_K) * (roomC + ZERO_C_K);
+  return EMISSIVITY * STEFAN_BOLTZMANN * (surface * surface - room * room);
 }
 
 const AIR_DENSITY = 1.15;

@@ -101,8 +101,11 @@ interface Workspace {
 
 function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspace {
   const count = tempC.length;
-  const array = (figure: (at: number) => number) =>
-    Float64Array.from({ length: count }, (_, at) => figure(at));
+  const array = (figure: (at: number) => number) => {
+    const figures = new Float64Array(count);
+    for (let at = 0; at < count; at++) figures[at] = figure(at);
+    return figures;
+  };
   const slabAt = (at: number) => {
     const found = slabs[slab[at] ?? 0];
     if (!found) throw new RangeError('a cell of no slab');
@@ -152,11 +155,13 @@ function solveStep(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, 
   let offK = Number.POSITIVE_INFINITY;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     work.turns = turn + 1;
+    // What comes from the cell below, and how readily.
+    let [below, comes] = [0, 0];
     for (let at = 0; at < count; at++) {
       const now = tempC[at] ?? 0;
       const before = tempBefore[at] ?? 0;
-      const below = at > 0 ? (conductance[at - 1] ?? 0) : 0;
       const above = at < last ? (conductance[at] ?? 0) : 0;
+      const goes = at < last ? above * (now - (tempC[at + 1] ?? 0)) : 0;
       let gained = (heat[at] ?? 0) * (now - before);
       let perK = heat[at] ?? 0;
       const melts = latent[at] ?? 0;
@@ -178,12 +183,9 @@ function solveStep(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, 
       lower[at] = -below;
       middle[at] = perK * perS + beside + below + above;
       upper[at] = -above;
-      right[at] = -(
-        gained * perS +
-        beside * (now - roomC) +
-        below * (now - (tempC[at - 1] ?? 0)) +
-        above * (now - (tempC[at + 1] ?? 0))
-      );
+      right[at] = comes - goes - gained * perS - beside * (now - roomC);
+      below = above;
+      comes = goes;
     }
     if (bottom) loseThrough(bottom, work, 0);
     if (top) loseThrough(top, work, last);
@@ -206,7 +208,7 @@ function loseThrough(loss: EndLoss, work: Workspace, at: number) {
     slope = (loss(surfaceC + SMALL_K, liquid) - flux) / SMALL_K;
     const off = half * (insideC - surfaceC) - flux;
     surfaceC += off / (half + slope);
-    if (Math.abs(off) < 1e-9 * (1 + Math.abs(flux))) break;
+    if (Math.abs(off) < 1e-6 * (1 + Math.abs(flux))) break;
   }
   work.surfaceC[at === 0 ? 0 : 1] = surfaceC;
   work.right[at] = (work.right[at] ?? 0) - half * (insideC - surfaceC);

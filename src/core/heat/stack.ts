@@ -56,7 +56,12 @@ export function stackOf(slabs: readonly Slab[]): Stack {
 /** Puts slabs on top; what lies below keeps its state. */
 export function poured(stack: Stack, on: readonly Slab[]): Stack {
   const more = stackOf(on);
-  const joined = (below: Float64Array, above: Float64Array) => Float64Array.from([...below, ...above]);
+  const joined = (below: Float64Array, above: Float64Array) => {
+    const all = new Float64Array(below.length + above.length);
+    all.set(below);
+    all.set(above, below.length);
+    return all;
+  };
   const shift = stack.slabs.length;
   return {
     thicknessM: joined(stack.thicknessM, more.thicknessM),

@@ -42,13 +42,20 @@ export function highestAt(surfaces: readonly Surface[], axis: Axis, offMiddleMm:
 
 const REACH_STEPS = 32;
 
-/** How far the cavity reaches from its middle along an axis at any height, mm. */
+const reaches = new WeakMap<Solid, Map<Axis, number>>();
+
+/** How far the cavity reaches from its middle along an axis at any height, mm. Asked of one solid thousands of times. */
 function reachMm(solid: Solid, axis: Axis): number {
+  const ofSolid = reaches.get(solid) ?? new Map<Axis, number>();
+  reaches.set(solid, ofSolid);
+  const known = ofSolid.get(axis);
+  if (known !== undefined) return known;
   let reach = 0;
   for (let step = 0; step <= REACH_STEPS; step++) {
     const [from, to] = solid.spanAtMm((solid.depthMm * step) / REACH_STEPS, axis);
     reach = Math.max(reach, -from, to);
   }
+  ofSolid.set(axis, reach);
   return reach;
 }
 
