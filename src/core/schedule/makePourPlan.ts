@@ -13,8 +13,8 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 /** Enough for ranges that do not change with more of them. */
 export const SAMPLES = 20;
 
-/** For an answer within two seconds where each sample is much work, as with twenty pours. Ordinary plans take a quarter of it. */
-const MOST_CELL_TURNS = 2_500_000;
+/** For an answer within two seconds where each sample is much work, as with twenty pours. Six layers take it whole. */
+const MOST_CELL_TURNS = 4_000_000;
 const FEWEST_SAMPLES = 3;
 
 /** What has been found so far. */
