@@ -127,11 +127,11 @@ test('lots come back unchanged, and need their material', () => {
       ['same'],
     );
     assert.match(judge('lots', written)[0]?.faults[0]?.reason ?? '', /not on the shelf/);
-    const more = { postage: '1.5', heldFor: 'its certificate' };
+    const more = { postage: '1.5', openedMonths: 12, heldFor: 'its certificate' };
     const sent = { ...shelf, lots: stored(lots.map((lot) => ({ ...lot, ...more }))) };
     const [back] = judge('lots', lotsCsv(sent, style), { materials: shelf.materials, lots: [] });
-    const { postage, heldFor } = (back?.item ?? {}) as Partial<typeof more>;
-    assert.deepEqual({ postage, heldFor }, more);
+    const { postage, openedMonths, heldFor } = (back?.item ?? {}) as Partial<typeof more>;
+    assert.deepEqual({ postage, openedMonths, heldFor }, more);
   }
 });
 

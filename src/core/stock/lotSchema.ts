@@ -18,6 +18,8 @@ export const lotSchema = z.strictObject({
   amount: z.number().positive().max(1e6),
   bestBefore: z.iso.date().nullable(),
   openedOn: z.iso.date().nullable(),
+  /** How many months it is good after it was opened, as its pack says; left out where it says nothing of it. */
+  openedMonths: z.int().min(1).max(120).optional(),
   /** What it is put aside for until it is released, such as its certificate; left out where it may be used. */
   heldFor: z.string().trim().min(1).max(200).optional(),
   /** Of finished goods: the runs that the pieces of each pack are of. */

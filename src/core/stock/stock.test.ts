@@ -3,7 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { fragrance, isClose, planFile, sheetOf } from '../../../tests/support/planFiles';
 import { buyList, piecesFromShelf } from './fromShelf';
-import { minorPerOne } from './lot';
+import { goodTo, type Lot, lotStock, minorPerOne } from './lot';
 import { needOf } from './need';
 import { firstExpiredFirst, type LotStock, leftOf, takeFromLots } from './stock';
 
@@ -85,6 +85,22 @@ test('how many pieces the shelf makes, and what to buy for several plans', () =>
   );
   assert.ok(isClose(list[0]?.buy ?? 0, baseG * 1.5));
   assert.ok(isClose(buyList(needOf(sheet), new Map())[0]?.buy ?? 0, sheet.totals.baseG));
+});
+
+test('a lot is good to its date, or so many months after it was opened, whichever is first', () => {
+  const bottle: Lot = {
+    ...{ id: 'l', item: { kind: 'material', id: 'm' }, number: 'B-1', boughtOn: '2026-01-05', price: null },
+    ...{ discountFraction: 0, amount: 500, bestBefore: '2027-06-30', openedOn: null, note: '' },
+  };
+  assert.equal(goodTo(bottle), '2027-06-30');
+  assert.equal(goodTo({ ...bottle, openedMonths: 6 }), '2027-06-30');
+  assert.equal(goodTo({ ...bottle, openedOn: '2026-08-31' }), '2027-06-30');
+  // The last day of a month that is shorter.
+  const opened = { ...bottle, openedOn: '2026-08-31', openedMonths: 6 };
+  assert.equal(goodTo(opened), '2027-02-28');
+  assert.equal(goodTo({ ...opened, openedMonths: 24 }), '2027-06-30');
+  assert.equal(goodTo({ ...opened, bestBefore: null, openedMonths: 24 }), '2028-08-31');
+  assert.equal(lotStock(opened, 20).bestBefore, '2027-02-28');
 });
 
 test('a discount lowers the cost of a gram', () => {

@@ -21,6 +21,7 @@ export interface LotStock {
   id: string;
   number: string;
   left: number;
+  /** The last day it is good, also by when it was opened. */
   bestBefore: string | null;
   /** Price of one gram or piece in minor units; null when it is not known. */
   minorPerOne: number | null;

@@ -43,6 +43,12 @@ export const LOT_FIELDS: readonly RecordField[] = worded<keyof typeof LOT_FIELD_
     { key: 'postage', text: absentField(moneyField({ unit: '', least: 0, most: 1e6 })), first: '' },
     { key: 'bestBefore', text: unknownField(dayField), first: '' },
     { key: 'openedOn', text: unknownField(dayField), first: '' },
+    {
+      key: 'openedMonths',
+      unit: 'months',
+      text: absentField(figureField({ unit: 'months', least: 1, most: 120, whole: true })),
+      first: '',
+    },
     { key: 'heldFor', text: absentField(textField(200)), first: '' },
     { key: 'note', text: textField(2000), first: '' },
   ],
@@ -62,10 +68,11 @@ export function readLot(
   const given = { item: { kind: 'material', id: materialId } };
   const read = readTexts(LOT_FIELDS, newLotSchema, given, texts, context);
   if (!read.success) return read;
-  const { postage, heldFor, ...lot } = read.data;
+  const { postage, openedMonths, heldFor, ...lot } = read.data;
   return ok({
     ...lot,
     ...(postage === undefined ? {} : { postage }),
+    ...(openedMonths === undefined ? {} : { openedMonths }),
     ...(heldFor === undefined ? {} : { heldFor }),
   });
 }

@@ -1,7 +1,7 @@
 import { ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { isCounted, type Material } from '../../core/materials/material';
-import { type Lot, lotStock, minorPerOne } from '../../core/stock/lot';
+import { goodTo, type Lot, lotStock, minorPerOne } from '../../core/stock/lot';
 import type { LotStock } from '../../core/stock/stock';
 import { minorUnitsOf } from '../../core/units/money';
 import { showMass, showMoney, showNumber } from '../../core/units/showQuantity';
@@ -106,6 +106,7 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
   const [editing, setEditing] = useState<'label' | 'stock' | null>(null);
   const { item, left, entries } = view;
   const { locale } = showing;
+  const goodUntil = goodTo(item);
   const save = (next: LotView) => {
     setEditing(null);
     onSaved(next);
@@ -116,8 +117,8 @@ function LotRow({ view, material, currency, amount, onSaved }: RowProps) {
         <ChevronRight size={18} className="chevron shrink-0" aria-hidden="true" />
         <strong className="min-w-20">{item.number}</strong>
         <span className="mr-auto">
-          {item.bestBefore ? (
-            `best before ${showDay(item.bestBefore, locale)}`
+          {goodUntil ? (
+            `${goodUntil === item.bestBefore ? 'best before' : 'opened, good until'} ${showDay(goodUntil, locale)}`
           ) : (
             <em className="quiet">no date</em>
           )}

@@ -10,6 +10,7 @@ export const LOT_FIELD_WORDS = {
   postage: { label: 'Postage, its share' },
   bestBefore: { label: 'Best before' },
   openedOn: { label: 'Opened' },
+  openedMonths: { label: 'Good after opening' },
   heldFor: { label: 'Put aside until' },
   note: { label: 'Note' },
 } satisfies Record<string, FieldWords>;
