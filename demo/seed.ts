@@ -1,9 +1,11 @@
 import { addDays, addSeconds, formatISO, subDays, subMinutes } from 'date-fns';
+import type { GoodsEdit } from '../src/core/goods/goods';
 import type { InspectionSaid } from '../src/core/inspection/inspection';
 import { type DraftPlan, withIds } from '../src/core/plan/ids';
 import { progress, type TaskState } from '../src/core/run/progress';
 import type { Run, RunEvent, Verdict } from '../src/core/run/run';
 import { piecesOfRound } from '../src/core/work/rounds';
+import { editGoods, pack } from '../src/server/goods';
 import { createPlan } from '../src/server/plans';
 import { findRun, recordEvent, startRun } from '../src/server/runs';
 import { addLot } from '../src/server/stock';
@@ -24,6 +26,7 @@ import {
   TINSMITH,
 } from './plans';
 import { products } from './products';
+import { purchase } from './purchases';
 
 /** How far each weighing lands beside its target, in turn; a hand is never exact. */
 const HAND = [0.031, -0.004, 0.006, 0.002, -0.009];
@@ -43,21 +46,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
     workshop.houseRules.write(CHOICES, 1, told.now());
     for (const jug of JUGS) workshop.jugs.insert(jug, told.now());
     for (const scale of SCALES) workshop.scales.insert(scale, told.now());
-    const day = (date: Date) => formatISO(date, { representation: 'date' });
-    for (const lot of LOTS) {
-      clock.now = subDays(today, lot.boughtDaysAgo);
-      addLot(told, {
-        item: { kind: 'material', id: lot.materialId },
-        number: lot.number,
-        boughtOn: day(clock.now),
-        price: lot.price,
-        discountFraction: lot.discountFraction ?? 0,
-        amount: lot.amount,
-        bestBefore: lot.bestBeforeInDays === undefined ? null : day(addDays(today, lot.bestBeforeInDays)),
-        openedOn: lot.openedDaysAgo === undefined ? null : day(subDays(today, lot.openedDaysAgo)),
-        note: lot.note ?? '',
-      });
-    }
+    stockUp(told, clock, today);
     clock.now = subDays(today, 30);
     const bareFace = plan(BARE_FACE);
     const ropewalk = plan(ROPEWALK);
@@ -85,7 +74,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
         clock.now = addSeconds(began, inHand.toS);
         recordEvent(told, id, crypto.randomUUID(), eventFor(inHand, place, seen.hotterK));
       }
-      if (!ending) return;
+      if (!ending) return id;
       const record = (event: RunEvent) => recordEvent(told, id, crypto.randomUUID(), event);
       record({ kind: 'finished', ...ending });
       for (const task of progress(findRun(told, id)).tasks) {
@@ -103,6 +92,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
           },
           ...{ massG: seen.toJar.massG, pieces: null, to: { is: 'jar', name: seen.toJar.name } },
         });
+      return id;
     };
 
     /** Poured and left to set. */
@@ -142,7 +132,14 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
       { verdict: 'good', goodPieces: 8, note: 'Hard the next evening, edges clean.' },
       { againAfterDays: 14, weightsG: [75.4, 75.9, 74.8, 76.1, 75.2, 75.6, 74.9, 75.7] },
     );
-    await make(ropewalk, 3, { verdict: 'good', goodPieces: 72, note: 'Packed for the fair the same day.' });
+    const pebbles = await make(ropewalk, 3, {
+      verdict: 'good',
+      goodPieces: 72,
+      note: 'Packed for the fair the same day.',
+    });
+    packForTheFair(told, pebbles, day(clock.now));
+    clock.now = subDays(today, 2);
+    workshop.purchases.insert(purchase(day(clock.now)), told.now());
     await pour(nightFerry, 100);
     await make(nettle, 0, null);
     workshop.db.exec('COMMIT');
@@ -150,6 +147,37 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
     workshop.db.exec('ROLLBACK');
     throw error;
   }
+}
+
+function day(date: Date): string {
+  return formatISO(date, { representation: 'date' });
+}
+
+/** Puts the lots onto the shelf, each on its day. */
+function stockUp(told: Workshop, clock: { now: Date }, today: Date): void {
+  for (const lot of LOTS) {
+    clock.now = subDays(today, lot.boughtDaysAgo);
+    addLot(told, {
+      item: { kind: 'material', id: lot.materialId },
+      number: lot.number,
+      boughtOn: day(clock.now),
+      price: lot.price,
+      discountFraction: lot.discountFraction ?? 0,
+      amount: lot.amount,
+      bestBefore: lot.bestBeforeInDays === undefined ? null : day(addDays(today, lot.bestBeforeInDays)),
+      openedOn: lot.openedDaysAgo === undefined ? null : day(subDays(today, lot.openedDaysAgo)),
+      note: lot.note ?? '',
+    });
+  }
+}
+
+/** All of it in bags, most of them in the box for the fair, where some were sold. */
+function packForTheFair(workshop: Workshop, runId: string, packedOn: string): void {
+  const lotId = crypto.randomUUID();
+  pack(workshop, 'pebble-bag', { lotId, packs: 6, runIds: [runId], packedOn });
+  const act = (edit: GoodsEdit) => editGoods(workshop, lotId, crypto.randomUUID(), edit);
+  act({ kind: 'moved', packs: 4, from: null, to: 'Fair box', note: '' });
+  act({ kind: 'sold', packs: 2, place: 'Fair box', note: 'The first morning' });
 }
 
 /** What is seen of each round, beside good pieces. */

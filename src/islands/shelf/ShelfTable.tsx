@@ -210,12 +210,18 @@ function limitText({ stored: { item }, limit }: ShelfRow, { locale }: Showing) {
 
 function Left({ row }: { row: ShelfRow }) {
   const showing = useShowing();
-  const { left, isLow, stored } = row;
+  const { left, held, isLow, stored } = row;
   if (left === undefined) return <span className="quiet italic">no lot yet</span>;
-  const amount = isCounted(stored.item.kind)
-    ? `${showNumber(left, 0, showing.locale)} pieces`
-    : showMass(left, showing);
-  return isLow ? <strong className="text-warning">{amount}, low</strong> : amount;
+  const amountOf = (amount: number) =>
+    isCounted(stored.item.kind)
+      ? `${showNumber(amount, 0, showing.locale)} pieces`
+      : showMass(amount, showing);
+  return (
+    <>
+      {isLow ? <strong className="text-warning">{amountOf(left)}, low</strong> : amountOf(left)}
+      {held > 0 && <span className="quiet block text-xs">{amountOf(held)} of it put aside</span>}
+    </>
+  );
 }
 
 /** Cost of 100 g, or of a piece. */

@@ -2,7 +2,7 @@ import { meanPerOne } from '../../core/cost/lotPrices';
 import type { Material } from '../../core/materials/material';
 import { differences } from '../../core/plan/differences';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
-import { firstExpiredFirst, leftOf } from '../../core/stock/stock';
+import { firstExpiredFirst, freeOf, leftOf } from '../../core/stock/stock';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { FORM_NAMES, FRAGRANCE_KIND_NAMES, LOOK_NAMES, ROLE_NAMES } from '../../words/en/materials/names';
 import { STARTER_MATERIALS } from '../../words/en/starter/materials';
@@ -18,6 +18,8 @@ export interface ShelfRow {
   limit: number | undefined;
   /** Grams or pieces on the shelf; undefined when no lot was ever bought. */
   left: number | undefined;
+  /** Of it, what is put aside until it is released. */
+  held: number;
   isLow: boolean;
   /** The date of the lot that comes next, ISO 8601. */
   bestBefore: string | undefined;
@@ -29,6 +31,7 @@ export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): 
   const { item } = stored;
   const lots = stock.get(item.id);
   const left = lots && leftOf(lots);
+  const free = lots && freeOf(lots);
   const open = firstExpiredFirst((lots ?? []).filter((lot) => lot.left > 0));
   return {
     stored,
@@ -37,7 +40,8 @@ export function shelfRow(stored: StoredItem<Material>, stock: StockByMaterial): 
     what: isUsual(item) ? `${whatItIs(item)} · usual, not yours` : whatItIs(item),
     limit: limitOf(item) ?? undefined,
     left,
-    isLow: item.lowStock !== null && left !== undefined && left < item.lowStock,
+    held: (left ?? 0) - (free ?? 0),
+    isLow: item.lowStock !== null && free !== undefined && free < item.lowStock,
     bestBefore: open[0]?.bestBefore ?? undefined,
     minorPerOne: (lots && meanPerOne(lots)) ?? undefined,
   };
