@@ -40,7 +40,7 @@ export function lotTable(db: Database.Database) {
   );
   const withRun = db.prepare<[string], Row>(
     `SELECT ${COLUMNS} FROM lots WHERE item_kind = 'product'
-       AND EXISTS (SELECT 1 FROM json_each(record, '$.madeOf') WHERE value ->> 'runId' = ?)
+       AND EXISTS (SELECT 1 FROM json_each(record, '$.madeOf') WHERE json_extract(record, fullkey || '.runId') = ?)
      ORDER BY record ->> 'boughtOn', id`,
   );
   const all = db.prepare<[], Row>(`SELECT ${COLUMNS} FROM lots ORDER BY record ->> 'boughtOn', id`);

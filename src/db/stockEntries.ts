@@ -37,6 +37,12 @@ export function entryTable(db: Database.Database) {
   const places = db.prepare<[], { name: string }>(
     'SELECT DISTINCT stands_at AS name FROM stock_entries WHERE stands_at IS NOT NULL ORDER BY stands_at',
   );
+  const packed = db.prepare<[], { run_id: string; pieces: number }>(
+    `SELECT json_extract(record, part.fullkey || '.runId') AS run_id,
+       sum(json_extract(record, part.fullkey || '.pieces') * e.change) AS pieces
+     FROM lots JOIN stock_entries e ON e.lot_id = lots.id, json_each(lots.record, '$.madeOf') part
+     WHERE lots.item_kind = 'product' AND e.kind = 'made' GROUP BY run_id`,
+  );
   const everyEntry = db.prepare<[], EntryRow>(`${ENTRY} ORDER BY place`);
   const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
   const entry = (row: EntryRow): StockEntry => ({
@@ -74,6 +80,9 @@ export function entryTable(db: Database.Database) {
     /** All of them, in the order they were made. */
     everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
     entriesOfRun: (runId: string): StockEntry[] => entriesOf.all('run', runId).map(entry),
+    /** Pieces that are in packs, by their runs. */
+    piecesPacked: (): ReadonlyMap<string, number> =>
+      new Map(packed.all().map(({ run_id, pieces }) => [run_id, pieces])),
     /** Where finished goods stand or stood, besides the workshop itself. */
     places: (): string[] => places.all().map(({ name }) => name),
     /** Those that belong to something. */

@@ -8,7 +8,6 @@ import {
   type Packing,
   type PacksThere,
   packsByPlace,
-  piecesPacked,
   takenBack,
 } from '../core/goods/goods';
 import type { Goods, GoodsLot, PackableRun, PacksOfLot } from '../core/goods/goodsView';
@@ -40,6 +39,7 @@ const MOST_RUNS = 20;
 export function goodsOf(workshop: Workshop, productId: string): Goods {
   const product = productOf(workshop, productId);
   const lots = workshop.lots.of({ kind: 'product', id: productId });
+  const packed = workshop.lots.piecesPacked();
   return {
     lots: lots.map((stored) => goodsLot(workshop, stored)).toReversed(),
     places: workshop.lots.places(),
@@ -52,7 +52,7 @@ export function goodsOf(workshop: Workshop, productId: string): Goods {
         planId,
         planName: stored?.success ? stored.data.plan.name : planId,
         pieces,
-        runs: runs.flatMap((run) => packable(workshop, run) ?? []),
+        runs: runs.flatMap((run) => packable(run, packed) ?? []),
       };
     }),
   };
@@ -198,14 +198,14 @@ function lotOfGoods(workshop: Workshop, lotId: string): GoodsLot {
 }
 
 /** A finished run with its good pieces that are in no pack; null for others. */
-function packable(workshop: Workshop, run: Run): PackableRun | null {
+function packable(run: Run, packed: ReadonlyMap<string, number>): PackableRun | null {
   const so = progress(run);
   if (so.ended?.kind !== 'finished') return null;
   const { sheet } = run.snapshot;
   const rounds = Array.from({ length: sheet.totals.rounds }, (_, round) => round);
   const there = rounds.reduce((sum, round) => sum + piecesMade(sheet, round, so, true), 0);
   const good = goodPiecesSeen(so.inspections, sheet.totals.rounds) ?? so.ended.goodPieces;
-  const free = Math.min(good, there) - piecesPacked(run.id, goodsOfRun(workshop, run.id));
+  const free = Math.min(good, there) - (packed.get(run.id) ?? 0);
   return { id: run.id, code: run.code, finishedAt: so.ended.at, free: Math.max(0, free) };
 }
 
@@ -219,7 +219,7 @@ function runOf(
   for (const [place, id] of runIds.entries()) {
     const found = orNull(() => workshop.runs.find(id));
     if (found?.planId !== planId) continue;
-    const run = packable(workshop, found);
+    const run = packable(found, workshop.lots.piecesPacked());
     if (!run) throw invalidField(`runIds.${place}`, 'names a batch that is not finished');
     if (run.free < pieces * packs)
       throw invalidField(

@@ -127,4 +127,9 @@ test('what became of packs is told by place and batch, once, also in a recall', 
     ...{ massG: 200, pieces: 2, to: { is: 'sample', place: 'shelf 2' } },
   });
   assert.equal(goodsOf(workshop, 'pair').parts[0]?.runs[0]?.free, 1);
+  // One lot that can't be read costs itself only.
+  const broken = `json_set(record, '$.madeOf', json('["x"]'))`;
+  workshop.db.prepare(`UPDATE lots SET record = ${broken} WHERE id = ?`).run(lotId);
+  assert.deepEqual(goodsOf(workshop, 'pair').lots, []);
+  assert.deepEqual(goodsByPlace(workshop), []);
 });

@@ -85,7 +85,7 @@ test('ends go into a jar, are melted again with their doses, limits, cost and lo
     batches.map(({ asides }) => asides.map(({ massG, to }) => to.is === 'jar' && `${massG} ${to.name}`)),
     [['100 White ends'], ['20 Twice melted']],
   );
-  assert.match(recallCsv(batches, { delimiter: ',', decimal: '.' }), /,0,20 Twice melted\s*$/);
+  assert.match(recallCsv(batches, { delimiter: ',', decimal: '.' }), /,0,20 Twice melted,\s*$/);
   assert.ok(traceOfRun(workshop, second.id).some(({ number }) => number === 'F-7'));
 
   // A second portion without scent thins the jar, and is taken out of it again.

@@ -1,5 +1,4 @@
 import { fail, ok, type Result } from '../result';
-import type { Lot } from '../stock/lot';
 import { GOODS_USES, type GoodsUse, type StockEntry, sumOfEntries } from '../stock/stock';
 import type { z } from '../zod';
 import type { goodsEditSchema, packingSchema } from './goodsSchema';
@@ -130,17 +129,6 @@ export function actsOf(entries: readonly StockEntry[]): Act[] {
     isBack: id.startsWith(BACK),
     isOpen: !id.startsWith(BACK) && !acts.has(backOf(id)),
   }));
-}
-
-/** Pieces of a run that are in packs. */
-export function piecesPacked(
-  runId: string,
-  goods: readonly { lot: Lot; entries: readonly StockEntry[] }[],
-): number {
-  return goods.reduce((sum, { lot, entries }) => {
-    const each = (lot.madeOf ?? []).reduce((all, part) => all + (part.runId === runId ? part.pieces : 0), 0);
-    return sum + each * packsOf(entries, 'made');
-  }, 0);
 }
 
 /** Packs that left and did not come back. */

@@ -6,6 +6,9 @@ interface LineProps {
   most: number;
   hint?: string;
   needed?: boolean;
+  /** What is wrong with what stands there; null where nothing is. */
+  fault?: string | null;
+  inputMode?: 'numeric';
   className?: string;
   onText(text: string): void;
   onLeave?(): void;
@@ -18,12 +21,14 @@ export function Line({
   most,
   hint,
   needed = false,
+  fault = null,
+  inputMode,
   className = '',
   onText,
   onLeave,
 }: LineProps) {
   const id = useId();
-  const isMissing = needed && value.trim() === '';
+  const why = fault ?? (needed && value.trim() === '' ? 'Write something here.' : null);
   return (
     <div className={`flex flex-col ${className}`}>
       <label htmlFor={id} className="quiet text-xs">
@@ -31,19 +36,20 @@ export function Line({
       </label>
       <input
         id={id}
-        className={`input input-sm pointer-coarse:min-h-11 w-full ${isMissing ? 'input-error' : ''}`}
+        className={`input input-sm pointer-coarse:min-h-11 w-full ${why ? 'input-error' : ''}`}
+        inputMode={inputMode}
         autoComplete="off"
         maxLength={most}
         placeholder={hint}
         value={value}
-        aria-invalid={isMissing}
-        aria-describedby={isMissing ? `${id}-why` : undefined}
+        aria-invalid={why !== null}
+        aria-describedby={why ? `${id}-why` : undefined}
         onChange={({ target }) => onText(target.value)}
         onBlur={onLeave}
       />
-      {isMissing && (
-        <span id={`${id}-why`} className="text-error text-xs">
-          Write something here.
+      {why && (
+        <span id={`${id}-why`} role={fault ? 'alert' : undefined} className="text-error text-xs">
+          {why}
         </span>
       )}
     </div>
