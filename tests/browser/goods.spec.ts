@@ -37,6 +37,7 @@ test('good pieces are packed, go to a market box, are sold there, and what was w
   const form = page.getByRole('form', { name: /^What became of/ });
   await form.getByLabel('What became of them').selectOption('moved');
   await form.getByLabel('Packs').fill('2');
+  await form.getByLabel('Moved to').selectOption('another place …');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByText('Write something here.')).toBeVisible();
   await form.getByLabel(/^Its name/).fill('Market box');
