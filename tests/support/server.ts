@@ -18,7 +18,10 @@ export async function freePort(): Promise<number> {
 
 export function temporaryFolder(): { path: string; remove(): void } {
   const path = mkdtempSync(join(tmpdir(), 'tallow-data-'));
-  return { path, remove: () => rmSync(path, { recursive: true, force: true }) };
+  return {
+    path,
+    remove: () => rmSync(path, { recursive: true, force: true, maxRetries: 10, retryDelay: 100 }),
+  };
 }
 
 export interface RunningServer {
