@@ -1,5 +1,6 @@
 import { certainMinor } from '../core/cost/bounds';
 import {
+  actsOf,
   backOf,
   type GoodsChange,
   type GoodsEdit,
@@ -151,15 +152,14 @@ export function takeGoodsBack(workshop: Workshop, lotId: string, actId: string):
   const { db, lots, now, newId } = workshop;
   const work = db.transaction(() => {
     const { entries } = lotOfGoods(workshop, lotId);
-    const done = lots.entriesOf({ kind: 'act', id: actId });
-    const own = done.filter((entry) => entry.lotId === lotId);
-    if (own.length === 0) throw notFound('entry', actId);
+    const act = actsOf(entries).find(({ id }) => id === actId);
+    if (!act || act.isBack) throw notFound('act that can be taken back', actId);
+    if (!act.isOpen) return;
     const owner = { kind: 'act' as const, id: backOf(actId) };
-    if (lots.entriesOf(owner).length > 0) return;
-    const changes = takenBack(own, entries);
+    const changes = takenBack(act.entries, entries);
     if (!changes.success) throw refused(changes.error);
     addChanges(workshop, lotId, owner, changes.data, 'Taken back');
-    for (const { lotId: from, kind, change } of done)
+    for (const { lotId: from, kind, change } of lots.entriesOf({ kind: 'act', id: actId }))
       if (from !== lotId)
         lots.addEntry({
           ...{ id: newId(), lotId: from, at: now(), owner, change: -change, note: 'Taken back' },

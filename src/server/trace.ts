@@ -1,3 +1,4 @@
+import { actOf, backOf } from '../core/goods/goods';
 import { goodPiecesSeen } from '../core/inspection/inspection';
 import type { Aside } from '../core/pieces/aside';
 import { batchLotNumber, codeOfLotNumber } from '../core/run/batchCode';
@@ -133,12 +134,27 @@ function sourceOf({ lots, materials, runs }: Workshop): TraceSource {
   };
   const codeOf = (runId: string): Run['code'] => orNull(() => runs.find(runId))?.code ?? null;
   return {
-    runsOfLot: (lotId) =>
-      sums(lots.entriesOfLot(lotId), ({ owner }) => (owner?.kind === 'run' ? owner.id : null)).map(
-        ([runId, amount]) => ({ runId, amount }),
-      ),
-    lotsOfRun: (runId) =>
-      sums(lots.entriesOfRun(runId), (entry) => entry.lotId).map(([lotId, amount]) => ({ lotId, amount })),
+    runsOfLot(lotId) {
+      const entries = lots.entriesOfLot(lotId);
+      const byRuns = sums(entries, ({ owner }) => (owner?.kind === 'run' ? owner.id : null));
+      // What packs are packed in is with the pieces of all their batches; they are packed under the id of their lot.
+      const byPacks = sums(entries, actOf).flatMap(([packedId, amount]) =>
+        (orNull(() => lots.find(packedId))?.item.madeOf ?? []).map(({ runId }): [string, number] => [
+          runId,
+          amount,
+        ]),
+      );
+      return [...byRuns, ...byPacks].map(([runId, amount]) => ({ runId, amount }));
+    },
+    lotsOfRun(runId) {
+      const packs = lots
+        .withRun(runId)
+        .flatMap(({ item: { id } }) =>
+          [id, backOf(id)].flatMap((act) => lots.entriesOf({ kind: 'act', id: act })),
+        );
+      const entries = [...lots.entriesOfRun(runId), ...packs];
+      return sums(entries, (entry) => entry.lotId).map(([lotId, amount]) => ({ lotId, amount }));
+    },
     lotsLeftBy(runId) {
       const code = codeOf(runId);
       return code === null ? [] : lots.idsNumbered(batchLotNumber(code)).filter(isLeft);

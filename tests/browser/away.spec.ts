@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Browser, expect, type Page, test } from '@playwright/test';
 import type { Run } from '../../src/core/run/run';
 import { base, fragrance, planFile } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
@@ -21,15 +21,10 @@ async function kept(page: Page) {
     .toBe(true);
 }
 
-const ticked = (page: Page) => page.getByRole('button', { name: /ticked/ });
-
-test('the server stops in the middle of a weighing and of a wait: the bench works on, through a reload, and delivers by itself; a second screen follows', async ({
-  browser,
-}) => {
-  // A server is started three times.
-  test.slow();
+/** A run that is begun, on the screens of two browsers, the first of which keeps its page. */
+async function onTwoScreens(browser: Browser) {
   const folder = temporaryFolder();
-  let server: RunningServer = await startServer(folder.path);
+  const server: RunningServer = await startServer(folder.path);
   const { base: address, port } = server;
   const file = planFile([{ base: base(), doses: [[fragrance(), '2.8 %']] }, {}, {}]);
   const { id: planId } = (await send(address, 'POST', '/api/plans/import', file)).body;
@@ -40,6 +35,16 @@ test('the server stops in the middle of a weighing and of a wait: the bench work
   if (!one || !two) throw new Error('two pages');
   for (const page of [one, two]) await page.goto(`${address}/bench/${runId}`);
   await kept(one);
+  return { folder, server, address, port, runId, contexts, one, two };
+}
+
+const ticked = (page: Page) => page.getByRole('button', { name: /ticked/ });
+
+test('the server stops in the middle of a weighing: the bench works on, through a reload, and delivers by itself; a second screen follows', async ({
+  browser,
+}) => {
+  const { folder, address, port, runId, contexts, one, two, ...begun } = await onTwoScreens(browser);
+  let { server } = begun;
 
   await one.getByLabel('On the scale').fill('204');
   await server.stop('SIGKILL');
@@ -75,12 +80,20 @@ test('the server stops in the middle of a weighing and of a wait: the bench work
   const run: Run = (await send(address, 'GET', `/api/runs/${runId}`)).body;
   expect(run.events.map(({ event }) => event.kind)).toEqual(['weighed', 'done']);
   expect(run.events[0]?.event).toMatchObject({ massG: 204 });
+  await Promise.all(contexts.map((context) => context.close()));
+  await server.stop();
+  folder.remove();
+});
 
-  // Killed while a layer skins: its wait goes on over a reload, and a touch is kept until the server is there again.
+test('the server is killed while a layer skins: its wait goes on over a reload, and a touch is kept until it is there again', async ({
+  browser,
+}) => {
+  const { folder, address, port, runId, contexts, one, two, ...begun } = await onTwoScreens(browser);
+  let { server } = begun;
   const path = `/api/runs/${runId}`;
   const isPoured = (now: Run) =>
     now.events.some(({ event }) => event.kind === 'done' && event.taskId === 'r1/A/l1/pour');
-  for (let now = run; !isPoured(now); )
+  for (let now: Run = (await send(address, 'GET', path)).body; !isPoured(now); )
     now = (
       await send(address, 'POST', `${path}/events`, { eventId: crypto.randomUUID(), event: nextEvent(now) })
     ).body;

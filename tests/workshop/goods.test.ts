@@ -8,7 +8,7 @@ import { RECORD_KINDS } from '../../src/server/recordKinds';
 import { recordEvent } from '../../src/server/runs';
 import { shelfTable } from '../../src/server/shelfCsv';
 import { addLot, editStock } from '../../src/server/stock';
-import { traceOfLot } from '../../src/server/trace';
+import { traceOfLot, traceOfRun } from '../../src/server/trace';
 import { BOX, fragrance, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
 import { problemFrom, workshopWith } from '../support/workshops';
@@ -87,11 +87,24 @@ test('a set is packed of two batches: its pieces, its box and its date, and no m
   assert.match(shelfTable(workshop, 'stock', { decimal: '.', delimiter: ',' }), /Pair,.*,Packed,2,/);
   const entry = { kind: 'correction' as const, change: 1, note };
   assert.equal(problemFrom(() => editStock(workshop, lotId, crypto.randomUUID(), entry)).status, 422);
+  // A box is traced to the batches that are in it, and back.
+  const packedIn = () => traceOfLot(workshop, boxes.id).batches.map(({ runId, amount }) => [runId, amount]);
+  const boxesOf = () => traceOfRun(workshop, second.id).filter((source) => source.lotId === boxes.id);
+  assert.deepEqual(packedIn(), [
+    [first.id, 2],
+    [second.id, 2],
+  ]);
+  assert.deepEqual(
+    boxesOf().map(({ amount }) => amount),
+    [2],
+  );
   // Taken back, its pieces and its boxes are there again.
   const after = takeGoodsBack(workshop, lotId, lotId);
   takeGoodsBack(workshop, lotId, lotId);
   assert.deepEqual([left(), after.parts[0]?.runs[0]?.free], [[5], 6]);
   assert.deepEqual(packsInStock(workshop).get('pair'), []);
+  assert.deepEqual([packedIn(), boxesOf()], [[], []]);
+  assert.equal(problemFrom(() => takeGoodsBack(workshop, lotId, `back ${lotId}`)).status, 404);
 });
 
 test('what became of packs is told by place and batch, once, also in a recall', async () => {

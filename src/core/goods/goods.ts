@@ -118,6 +118,12 @@ export function backOf(actId: string): string {
   return `${BACK}${actId}`;
 }
 
+/** The act that an entry belongs to, or that it takes back. */
+export function actOf({ owner }: Pick<StockEntry, 'owner'>): string | null {
+  if (owner?.kind !== 'act') return null;
+  return owner.id.startsWith(BACK) ? owner.id.slice(BACK.length) : owner.id;
+}
+
 /** The acts that entries tell of, in their order. */
 export function actsOf(entries: readonly StockEntry[]): Act[] {
   const acts = new Map<string, StockEntry[]>();

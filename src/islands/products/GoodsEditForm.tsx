@@ -28,7 +28,7 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
   const actId = useRef(newId());
   const [kind, setKind] = useState<GoodsEdit['kind']>('sold');
   const [text, setText] = useState('1');
-  const [from, setFrom] = useState(stands[0]?.place ?? WORKSHOP);
+  const [chosenFrom, setFrom] = useState<string | null>(null);
   const [to, setTo] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [note, setNote] = useState('');
@@ -36,11 +36,13 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const comes = kind === 'returned';
+  const fromPlaces = comes ? [WORKSHOP, ...places] : stands.map(({ place }) => place ?? WORKSHOP);
+  const from = fromPlaces.find((place) => place === chosenFrom) ?? fromPlaces[0] ?? WORKSHOP;
   const there = stands.find(({ place }) => (place ?? WORKSHOP) === from)?.packs ?? 0;
   const rule = { unit: '', least: 1, most: comes ? MOST : Math.max(1, there), whole: true };
   const packs = parseFigure(text, rule);
   const others = [...(from === WORKSHOP ? [] : [WORKSHOP]), ...places.filter((place) => place !== from)];
-  const chosenTo = to ?? others[0] ?? ANOTHER;
+  const chosenTo = [...others, ANOTHER].find((place) => place === to) ?? others[0] ?? ANOTHER;
   const placeTo = chosenTo === ANOTHER ? name.trim() : chosenTo;
   const lacksName = kind === 'moved' && chosenTo === ANOTHER && placeTo === '';
 
@@ -64,7 +66,6 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
     else setProblem(answer.error.detail);
   }
 
-  const fromPlaces = comes ? [WORKSHOP, ...places] : stands.map(({ place }) => place ?? WORKSHOP);
   return (
     <form
       className="border-base-300 flex w-full flex-wrap items-start gap-3 rounded-lg border p-3"
