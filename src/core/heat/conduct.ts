@@ -28,6 +28,8 @@ const NEAR_K = 1e-3;
 /** Turns that go to and fro over a bend are shortened from here on, and end in the middle. */
 const [DAMPED_FROM, DAMPED_MORE_FROM] = [20, 40];
 const CLOSE_K = 1e-5;
+/** Where every cell stays on its line a turn comes out exactly, but for what leaves through the ends. */
+const ENDS_CLOSE_K = 1e-3;
 const GROWTH = 1.6;
 
 /**
@@ -61,9 +63,11 @@ export function conduct(
       continue;
     }
     if (!Number.isFinite(movedK)) throw new RangeError('the step can’t be solved');
+    for (let at = 0; at < work.count; at++)
+      work.perSK[at] = ((work.tempC[at] ?? 0) - (stack.tempC[at] ?? 0)) / lastS;
     stack.tempC.set(work.tempC);
-    for (let at = 0; at < work.count; at++) stack.liquid[at] = liquidAt(work, at, work.tempC[at] ?? 0);
-    work.liquid.set(stack.liquid);
+    stack.liquid.set(work.nextLiquid);
+    work.liquid.set(work.nextLiquid);
     const before = { timeS };
     timeS += lastS;
     if (watch(timeS, stack, before)) return timeS;
@@ -77,6 +81,12 @@ interface Workspace {
   count: number;
   /** That the last step took. */
   turns: number;
+  /** A cell came onto another line of its heat in the last turn. */
+  isBent: boolean;
+  /** What leaves through the end that was asked about last, W/m². */
+  lostWM2: number;
+  /** How far the last turn took the cells at the ends, K: what leaves through them is no line. */
+  endsOffK: number;
   /** ρ c of a cell, J/m²K. */
   heat: Float64Array;
   /** ρ L of a cell, J/m²; nothing where nothing melts. */
@@ -89,15 +99,33 @@ interface Workspace {
   side: Float64Array;
   tempC: Float64Array;
   liquid: Float64Array;
+  /** What it becomes in the step. */
+  nextLiquid: Float64Array;
+  /** From the middle of a cell to its edge where it is set, W/m²K, and how much more where it is liquid. */
+  halfSet: Float64Array;
+  halfMore: Float64Array;
   conductance: Float64Array;
   /** Of the bottom and of the top, as it was last. */
   surfaceC: Float64Array;
   halfConductance: Float64Array;
-  lower: Float64Array;
-  middle: Float64Array;
-  upper: Float64Array;
+  /** One over what a kelvin changes of a cell, with what it shares with those below. */
+  inverseMiddle: Float64Array;
   right: Float64Array;
+  /** Which line of its heat a cell was taken to be on. */
+  line: Uint8Array;
+  /** How fast a cell warmed in the step before, K/s: where the turns of the next begin. */
+  perSK: Float64Array;
 }
+
+/**
+ * Lines of a cell's heat in its temperature, cold ones first: set, setting, held between setting and melting, melting,
+ * molten. What never melts is on one line only.
+ */
+const SET = 0;
+const SETTING = 1;
+const HELD = 2;
+const MELTING = 3;
+const MOLTEN = 4;
 
 function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspace {
   const count = tempC.length;
@@ -115,6 +143,9 @@ function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspa
   return {
     count,
     turns: 0,
+    isBent: false,
+    lostWM2: Number.NaN,
+    endsOffK: Number.NaN,
     heat: array((at) => {
       const { densityKgM3, heatCapacityJKgK } = slabAt(at).substance;
       return densityKgM3 * heatCapacityJKgK * dx(at);
@@ -133,71 +164,110 @@ function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspa
     side: array((at) => slabAt(at).sideWM3K * dx(at)),
     tempC: Float64Array.from(tempC),
     liquid: Float64Array.from(liquid),
+    nextLiquid: Float64Array.from(liquid),
+    halfSet: array((at) => (2 * slabAt(at).substance.conductivityWMK) / dx(at)),
+    halfMore: array((at) => {
+      const { conductivityWMK, melting } = slabAt(at).substance;
+      return melting ? (2 * (melting.liquidConductivityWMK - conductivityWMK)) / dx(at) : 0;
+    }),
     conductance: new Float64Array(count),
     surfaceC: Float64Array.of(tempC[0] ?? 0, tempC[count - 1] ?? 0),
     halfConductance: new Float64Array(count),
-    lower: new Float64Array(count),
-    middle: new Float64Array(count),
-    upper: new Float64Array(count),
+    inverseMiddle: new Float64Array(count),
     right: new Float64Array(count),
+    line: new Uint8Array(count),
+    perSK: new Float64Array(count),
   };
 }
 
 /** One step; answers the largest change of heat, in kelvins. What it found is in the workspace. */
-function solveStep(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, stepS: number): number {
-  const { count, heat, latent, tempC, side, conductance } = work;
-  setConductances(stack, work);
-  tempC.set(stack.tempC);
-  const { lower, middle, upper, right, solidus, hysteresis, inverseRange } = work;
-  const { tempC: tempBefore, liquid: liquidBefore } = stack;
-  const perS = 1 / stepS;
-  const last = count - 1;
+function solveStep(stack: Stack, work: Workspace, ends: Ends, stepS: number): number {
+  const { count, tempC, perSK } = work;
+  setConductances(work);
+  for (let at = 0; at < count; at++) tempC[at] = (stack.tempC[at] ?? 0) + stepS * (perSK[at] ?? 0);
   let offK = Number.POSITIVE_INFINITY;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     work.turns = turn + 1;
-    // What comes from the cell below, and how readily.
-    let [below, comes] = [0, 0];
-    for (let at = 0; at < count; at++) {
-      const now = tempC[at] ?? 0;
-      const before = tempBefore[at] ?? 0;
-      const above = at < last ? (conductance[at] ?? 0) : 0;
-      const goes = at < last ? above * (now - (tempC[at + 1] ?? 0)) : 0;
-      let gained = (heat[at] ?? 0) * (now - before);
-      let perK = heat[at] ?? 0;
-      const melts = latent[at] ?? 0;
-      if (melts > 0) {
-        // The play operator of `liquidFraction`, and its slope.
-        const was = liquidBefore[at] ?? 0;
-        const perRange = inverseRange[at] ?? 0;
-        const setting = (now - (solidus[at] ?? 0)) * perRange;
-        const melting = setting - (hysteresis[at] ?? 0) * perRange;
-        if (setting < was) {
-          gained += melts * ((setting > 0 ? setting : 0) - was);
-          if (setting > 0) perK += melts * perRange;
-        } else if (melting > was) {
-          gained += melts * ((melting < 1 ? melting : 1) - was);
-          if (melting < 1) perK += melts * perRange;
-        }
-      }
-      const beside = side[at] ?? 0;
-      lower[at] = -below;
-      middle[at] = perK * perS + beside + below + above;
-      upper[at] = -above;
-      right[at] = comes - goes - gained * perS - beside * (now - roomC);
-      below = above;
-      comes = goes;
-    }
-    if (bottom) loseThrough(bottom, work, 0);
-    if (top) loseThrough(top, work, last);
     const share = turn < DAMPED_FROM ? 1 : turn < DAMPED_MORE_FROM ? 0.5 : 0.2;
-    offK = solveTridiagonal(work, share);
-    if (offK < CLOSE_K) return largestChangeK(stack, work);
+    eliminate(stack, work, ends, 1 / stepS);
+    offK = correct(work, share);
+    if (offK < CLOSE_K || (share === 1 && !work.isBent && work.endsOffK < ENDS_CLOSE_K))
+      return largestChangeK(stack, work);
   }
   return offK < NEAR_K ? largestChangeK(stack, work) : Number.POSITIVE_INFINITY;
 }
 
-/** What leaves through an end, and how much more a kelvin: the surface takes the temperature at which both sides agree. */
-function loseThrough(loss: EndLoss, work: Workspace, at: number) {
+/**
+ * What each cell is short of by the temperatures of this turn, and how much a kelvin changes of it: three diagonals, of which
+ * the lower one is taken out on the way up (L. H. Thomas, 1949). One loop, with nothing called in it: most of a pour plan's
+ * time is spent here.
+ */
+function eliminate(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, perS: number) {
+  const { count, heat, latent, tempC, side, conductance, inverseMiddle, right, line } = work;
+  const { solidus, hysteresis, inverseRange } = work;
+  const { tempC: tempBefore, liquid: liquidBefore } = stack;
+  const last = count - 1;
+  // What comes from the cell below, and how readily; and of that cell, one over its middle, and what it is short of.
+  let below = 0;
+  let comes = 0;
+  let inverseBelow = 0;
+  let rightBelow = 0;
+  for (let at = 0; at < count; at++) {
+    const now = tempC[at] ?? 0;
+    let above = 0;
+    let goes = 0;
+    if (at < last) {
+      above = conductance[at] ?? 0;
+      goes = above * (now - (tempC[at + 1] ?? 0));
+    }
+    let perK = heat[at] ?? 0;
+    let gained = perK * (now - (tempBefore[at] ?? 0));
+    const melts = latent[at] ?? 0;
+    if (melts > 0) {
+      // The play operator of `liquidFraction`, and its slope.
+      const was = liquidBefore[at] ?? 0;
+      const perRange = inverseRange[at] ?? 0;
+      const setting = (now - (solidus[at] ?? 0)) * perRange;
+      const melting = setting - (hysteresis[at] ?? 0) * perRange;
+      let on = HELD;
+      if (setting < was) {
+        on = setting > 0 ? SETTING : SET;
+        gained += melts * ((on === SETTING ? setting : 0) - was);
+      } else if (melting > was) {
+        on = melting < 1 ? MELTING : MOLTEN;
+        gained += melts * ((on === MELTING ? melting : 1) - was);
+      }
+      if (on === SETTING || on === MELTING) perK += melts * perRange;
+      line[at] = on;
+    }
+    const beside = side[at] ?? 0;
+    let middle = perK * perS + beside + below + above;
+    let short = comes - goes - gained * perS - beside * (now - roomC);
+    if (at === 0 && bottom) {
+      const slope = loseThrough(bottom, work, at);
+      middle += slope;
+      short -= work.lostWM2;
+    }
+    if (at === last && top) {
+      const slope = loseThrough(top, work, at);
+      middle += slope;
+      short -= work.lostWM2;
+    }
+    const factor = below * inverseBelow;
+    inverseBelow = 1 / (middle - factor * below);
+    rightBelow = short + factor * rightBelow;
+    inverseMiddle[at] = inverseBelow;
+    right[at] = rightBelow;
+    below = above;
+    comes = goes;
+  }
+}
+
+/**
+ * What leaves through an end: the surface takes the temperature at which both sides agree. Answers how much more leaves for a
+ * kelvin of the cell.
+ */
+function loseThrough(loss: EndLoss, work: Workspace, at: number): number {
   const half = work.halfConductance[at] ?? 0;
   const insideC = work.tempC[at] ?? 0;
   const liquid = liquidAt(work, at, insideC);
@@ -211,57 +281,73 @@ function loseThrough(loss: EndLoss, work: Workspace, at: number) {
     if (Math.abs(off) < 1e-6 * (1 + Math.abs(flux))) break;
   }
   work.surfaceC[at === 0 ? 0 : 1] = surfaceC;
-  work.right[at] = (work.right[at] ?? 0) - half * (insideC - surfaceC);
-  work.middle[at] = (work.middle[at] ?? 0) + (half * slope) / (half + slope);
+  work.lostWM2 = half * (insideC - surfaceC);
+  return (half * slope) / (half + slope);
 }
 
-function setConductances(
-  { thicknessM, slab, slabs, liquid }: Stack,
-  { count, conductance, halfConductance }: Workspace,
-) {
-  for (let at = 0; at < count; at++) {
-    const substance = slabs[slab[at] ?? 0]?.substance;
-    const solid = substance?.conductivityWMK ?? 0;
-    const molten = substance?.melting?.liquidConductivityWMK ?? solid;
-    const share = liquid[at] ?? 0;
-    halfConductance[at] = (2 * (solid + (molten - solid) * share)) / (thicknessM[at] ?? 1);
-  }
+function setConductances({ count, halfSet, halfMore, liquid, conductance, halfConductance }: Workspace) {
+  for (let at = 0; at < count; at++)
+    halfConductance[at] = (halfSet[at] ?? 0) + (halfMore[at] ?? 0) * (liquid[at] ?? 0);
   for (let at = 0; at < count - 1; at++) {
-    const [a, b] = [halfConductance[at] ?? 0, halfConductance[at + 1] ?? 0];
-    conductance[at] = (a * b) / (a + b);
+    const below = halfConductance[at] ?? 0;
+    const above = halfConductance[at + 1] ?? 0;
+    conductance[at] = (below * above) / (below + above);
   }
 }
 
 const SURFACE_TURNS = 20;
 const SMALL_K = 1e-4;
 
-/** L. H. Thomas, 1949. Adds a share of the correction to the temperatures, and answers the largest correction. */
-function solveTridiagonal(work: Workspace, share: number): number {
-  const { count, lower, middle, upper, right, tempC } = work;
-  for (let at = 1; at < count; at++) {
-    const factor = (lower[at] ?? 0) / (middle[at - 1] ?? 1);
-    middle[at] = (middle[at] ?? 0) - factor * (upper[at - 1] ?? 0);
-    right[at] = (right[at] ?? 0) - factor * (right[at - 1] ?? 0);
-  }
+/** From the top down, adds a share of the correction to the temperatures, and answers the largest correction. */
+function correct(work: Workspace, share: number): number {
+  const { count, conductance, inverseMiddle, right, tempC, latent, solidus, hysteresis, inverseRange } = work;
+  const { liquid, line } = work;
+  const last = count - 1;
+  let isBent = false;
+  let endsOffK = 0;
   let largest = 0;
-  let above = 0;
-  for (let at = count - 1; at >= 0; at--) {
-    above = ((right[at] ?? 0) - (upper[at] ?? 0) * above) / (middle[at] ?? 1);
-    tempC[at] = toNextBend(work, at, tempC[at] ?? 0, (tempC[at] ?? 0) + share * above);
-    largest = Math.max(largest, Math.abs(above));
+  let moved = 0;
+  for (let at = last; at >= 0; at--) {
+    const above = at < last ? (conductance[at] ?? 0) : 0;
+    moved = ((right[at] ?? 0) + above * moved) * (inverseMiddle[at] ?? 0);
+    const fromC = tempC[at] ?? 0;
+    let toC = fromC + share * moved;
+    if ((latent[at] ?? 0) > 0) {
+      const perRange = inverseRange[at] ?? 0;
+      const setting = (toC - (solidus[at] ?? 0)) * perRange;
+      const melting = setting - (hysteresis[at] ?? 0) * perRange;
+      const was = liquid[at] ?? 0;
+      let on = HELD;
+      if (setting < was) on = setting > 0 ? SETTING : SET;
+      else if (melting > was) on = melting < 1 ? MELTING : MOLTEN;
+      if (on !== line[at]) {
+        isBent = true;
+        toC = toNextBend(work, at, fromC, toC);
+      }
+    }
+    tempC[at] = toC;
+    const offK = Math.abs(moved);
+    if (!(offK <= largest)) largest = offK;
+    if (at === 0 || at === last) endsOffK = Math.max(endsOffK, offK);
   }
+  work.isBent = isBent;
+  work.endsOffK = endsOffK;
   if (!(largest < 1e6)) throw new RangeError('the step can’t be solved');
   return largest;
 }
 
+/** How far the heat of a cell has come, in kelvins, with what it makes liquid. */
 function largestChangeK(stack: Stack, work: Workspace): number {
+  const { count, heat, latent, tempC, liquid, nextLiquid } = work;
   let largest = 0;
-  for (let at = 0; at < work.count; at++) {
-    const now = work.tempC[at] ?? 0;
-    const stored =
-      (work.heat[at] ?? 0) * (now - (stack.tempC[at] ?? 0)) +
-      (work.latent[at] ?? 0) * (liquidAt(work, at, now) - (stack.liquid[at] ?? 0));
-    largest = Math.max(largest, Math.abs(stored) / (work.heat[at] ?? 1));
+  for (let at = 0; at < count; at++) {
+    const now = tempC[at] ?? 0;
+    const next = liquidAt(work, at, now);
+    nextLiquid[at] = next;
+    const perK = heat[at] ?? 1;
+    const movedK = now - (stack.tempC[at] ?? 0) + ((latent[at] ?? 0) * (next - (liquid[at] ?? 0))) / perK;
+    const size = Math.abs(movedK);
+    if (!(size <= largest)) largest = size;
   }
   return largest;
 }
@@ -292,14 +378,14 @@ function toNextBend(
 
 /** The play operator of `liquidFraction`, without objects: it is asked some hundred thousand times. */
 function liquidAt(
-  { latent, solidus, liquidus, hysteresis, liquid }: Workspace,
+  { latent, solidus, hysteresis, inverseRange, liquid }: Workspace,
   at: number,
   tempC: number,
 ): number {
   if (latent[at] === 0) return 0;
-  const low = solidus[at] ?? 0;
-  const range = (liquidus[at] ?? 1) - low;
-  const setting = Math.min(1, Math.max(0, (tempC - low) / range));
-  const melting = Math.min(1, Math.max(0, (tempC - (hysteresis[at] ?? 0) - low) / range));
+  const perRange = inverseRange[at] ?? 0;
+  const set = (tempC - (solidus[at] ?? 0)) * perRange;
+  const setting = Math.min(1, Math.max(0, set));
+  const melting = Math.min(1, Math.max(0, set - (hysteresis[at] ?? 0) * perRange));
   return Math.max(melting, Math.min(setting, liquid[at] ?? 0));
 }

@@ -68,6 +68,12 @@ const GAUSS = [
   [0.953089922969332, 0.11846344252809454],
 ] as const;
 const PANELS = 16;
+/** The same over all panels, from 0 to 1: places, and what each counts for. */
+const PLACES = Float64Array.from({ length: PANELS * GAUSS.length }, (_, at) => {
+  const [node = 0] = GAUSS[at % GAUSS.length] ?? [];
+  return (Math.floor(at / GAUSS.length) + node) / PANELS;
+});
+const WEIGHTS = PLACES.map((_, at) => (GAUSS[at % GAUSS.length]?.[1] ?? 0) / PANELS);
 
 /**
  * Volume of the cavity that lies below at least one of the surfaces, mL: everything that was poured up to them.
@@ -76,7 +82,21 @@ const PANELS = 16;
  * dry part is a window, since every slope cuts it along a straight line; a window's area is closed for every shape.
  */
 export function volumeUnderMl(shape: KnownShape, surfaces: readonly Surface[]): number {
-  return volumeUnder(solidOf(shape), surfaces);
+  return volumeUnder(solidOf(shape), highestOfParallel(surfaces));
+}
+
+/** Of surfaces that slope alike, the highest: it lies over the others everywhere. */
+export function highestOfParallel(surfaces: readonly Surface[]): Surface[] {
+  const highest: Surface[] = [];
+  for (const surface of surfaces) {
+    const at = highest.findIndex(
+      ({ rise, along }) => rise === surface.rise && (rise === 0 || along === surface.along),
+    );
+    const other = highest[at];
+    if (!other) highest.push(surface);
+    else if (surface.atMiddleMm > other.atMiddleMm) highest[at] = surface;
+  }
+  return highest;
 }
 
 function volumeUnder(solid: Solid, surfaces: readonly Surface[]): number {
@@ -89,14 +109,11 @@ function volumeUnder(solid: Solid, surfaces: readonly Surface[]): number {
   }
   const belowMl = solid.volumeBelowMl(wetMm);
   if (topMm <= wetMm) return belowMl;
-  const panel = (topMm - wetMm) / PANELS;
-  let mm3 = 0;
-  for (let index = 0; index < PANELS; index++) {
-    for (const [node, weight] of GAUSS) {
-      mm3 += weight * panel * wetArea(solid, surfaces, wetMm + panel * (index + node));
-    }
-  }
-  return belowMl + mm3 / MM3_PER_ML;
+  const wallMm = topMm - wetMm;
+  let mm2 = 0;
+  for (let at = 0; at < PLACES.length; at++)
+    mm2 += (WEIGHTS[at] ?? 0) * wetArea(solid, surfaces, wetMm + wallMm * (PLACES[at] ?? 0));
+  return belowMl + (mm2 * wallMm) / MM3_PER_ML;
 }
 
 function wetArea(solid: Solid, surfaces: readonly Surface[], heightMm: number): number {
@@ -136,9 +153,10 @@ export function middleForVolumeMm(
   const solid = solidOf(shape);
   const reach = lean ? Math.abs(Math.tan((lean.deg * Math.PI) / 180)) * reachMm(solid, lean.along) : 0;
   const lowest = -reach;
+  const below = highestOfParallel(under);
   const raised = whereGrowing(
     solid.depthMm + 2 * reach,
-    (up) => volumeUnder(solid, [...under, surfaceOf(lowest + up, lean)]) - volumeMl,
+    (up) => volumeUnder(solid, [...below, surfaceOf(lowest + up, lean)]) - volumeMl,
     1e-7,
   );
   return lowest + raised;

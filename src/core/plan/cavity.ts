@@ -1,4 +1,5 @@
 import {
+  highestOfParallel,
   type Lean,
   levelSurface,
   middleForVolumeMm,
@@ -70,28 +71,41 @@ export function cavityOf({ shape, capacityMl }: Mold): Cavity {
   };
 }
 
+/** More figures than a plan asks for; beyond them the earlier ones are forgotten. */
+const MOST_FIGURES = 20_000;
+
+const remembered = new WeakMap<Mold, Cavity>();
+
 /**
- * The same cavity, which works out each figure once: the search for the size of a part asks again and again for pours that
- * do not depend on it.
+ * The same cavity, which works out each figure once: the searches for the size of a part and for what is set in ask again and
+ * again for pours that do not depend on it, and so does another sheet of the same mold.
  */
-export function remembering(cavity: Cavity): Cavity {
-  const heights = new Map<string, number | null>();
-  const volumes = new Map<string, number | null>();
-  const once =
-    (known: Map<string, number | null>, work: Cavity['heightOf']): Cavity['heightOf'] =>
-    (figure, under, lean) => {
-      const key = keyOf(figure, under, lean);
-      let answer = known.get(key);
-      if (answer === undefined) {
-        answer = work(figure, under, lean);
-        known.set(key, answer);
-      }
-      return answer;
-    };
-  return { ...cavity, heightOf: once(heights, cavity.heightOf), volumeTo: once(volumes, cavity.volumeTo) };
+export function rememberingCavityOf(mold: Mold): Cavity {
+  const known = remembered.get(mold);
+  if (known) return known;
+  const cavity = cavityOf(mold);
+  const made = { ...cavity, heightOf: once(cavity.heightOf), volumeTo: once(cavity.volumeTo) };
+  remembered.set(mold, made);
+  return made;
+}
+
+function once(work: Cavity['heightOf']): Cavity['heightOf'] {
+  const known = new Map<string, number | null>();
+  return (figure, under, lean) => {
+    const key = keyOf(figure, under, lean);
+    let answer = known.get(key);
+    if (answer === undefined) {
+      if (known.size >= MOST_FIGURES) known.clear();
+      answer = work(figure, under, lean);
+      known.set(key, answer);
+    }
+    return answer;
+  };
 }
 
 function keyOf(figure: number, under: readonly Surface[], lean: Lean | undefined): string {
-  const surfaces = under.map(({ atMiddleMm, rise, along }) => `${atMiddleMm} ${rise} ${along}`).join();
+  const surfaces = highestOfParallel(under)
+    .map(({ atMiddleMm, rise, along }) => `${atMiddleMm} ${rise} ${along}`)
+    .join();
   return `${figure}|${surfaces}|${lean ? `${lean.deg} ${lean.along}` : ''}`;
 }

@@ -1,5 +1,5 @@
 import { cavitiesFilled, cavityCount, secondShare } from '../molds/filled';
-import { cavityOf, remembering } from './cavity';
+import { cavityOf, rememberingCavityOf } from './cavity';
 import type { PlacedEmbed } from './displaced';
 import { displacedMl } from './displaced';
 import type { Filling } from './filling';
@@ -52,7 +52,7 @@ export function pourVolumes(
 ): { rooms: PourRoom[]; faults: SizeFault[] } {
   const leans = plan.pours.some(({ way }) => way?.lean !== undefined);
   // Level, a figure is quicker worked out than looked up.
-  const cavity = leans ? remembering(cavityOf(mold)) : cavityOf(mold);
+  const cavity = leans ? rememberingCavityOf(mold) : cavityOf(mold);
   const slots = slotsOf(plan.pours);
   const embeds = recipe.map((pour) => pour.embeds);
   const hasEmbeds = embeds.some((each) => each.length > 0);
