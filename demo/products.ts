@@ -21,6 +21,7 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
       rules: 'eu-cosmetic',
       good: { by: 'date', months: 18 },
       barcode: null,
+      prices: { retail: '6.5', wholesale: '4.2' },
       label: { layout: 'sticker', widthMm: 96, heightMm: 54, faceMm2: null, hasQr: true },
     },
     {
@@ -41,6 +42,7 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
       rules: 'eu-cosmetic',
       good: { by: 'date', months: 12 },
       barcode: null,
+      prices: { retail: '7.5', wholesale: '5' },
       label: { layout: 'tag', widthMm: 55, heightMm: 90, faceMm2: null, hasQr: false },
     },
     {
@@ -61,6 +63,7 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
       rules: 'eu-cosmetic',
       good: { by: 'date', months: 18 },
       barcode: null,
+      prices: { retail: '8.9', wholesale: null },
       label: { layout: 'band', widthMm: 210, heightMm: 40, faceMm2: null, hasQr: false },
     },
   ];

@@ -177,7 +177,7 @@ function packForTheFair(workshop: Workshop, runId: string, packedOn: string): vo
   pack(workshop, 'pebble-bag', { lotId, packs: 6, runIds: [runId], packedOn });
   const act = (edit: GoodsEdit) => editGoods(workshop, lotId, crypto.randomUUID(), edit);
   act({ kind: 'moved', packs: 4, from: null, to: 'Fair box', note: '' });
-  act({ kind: 'sold', packs: 2, place: 'Fair box', note: 'The first morning' });
+  act({ kind: 'sold', packs: 2, place: 'Fair box', note: 'The first morning', paid: '15' });
 }
 
 /** What is seen of each round, beside good pieces. */

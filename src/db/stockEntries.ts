@@ -11,17 +11,18 @@ interface EntryRow {
   owner_id: string | null;
   task_id: string | null;
   stands_at: string | null;
+  paid: string | null;
   note: string;
 }
 
 const ENTRY =
-  'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, task_id, stands_at, note FROM stock_entries';
+  'SELECT id, lot_id, at, kind, change, owner_kind, owner_id, task_id, stands_at, paid, note FROM stock_entries';
 
 /** The entries that explain what is left of a lot. They are only ever added to. */
 export function entryTable(db: Database.Database) {
   const addEntry = db.prepare<Record<string, string | number | null>>(
-    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, task_id, stands_at, note)
-     VALUES (@id, @lotId, @at, @kind, @change, @ownerKind, @ownerId, @taskId, @standsAt, @note)`,
+    `INSERT INTO stock_entries (id, lot_id, at, kind, change, owner_kind, owner_id, task_id, stands_at, paid, note)
+     VALUES (@id, @lotId, @at, @kind, @change, @ownerKind, @ownerId, @taskId, @standsAt, @paid, @note)`,
   );
   const entriesOfLot = db.prepare<[string], EntryRow>(`${ENTRY} WHERE lot_id = ? ORDER BY place`);
   const entriesOf = db.prepare<[string, string], EntryRow>(
@@ -60,16 +61,18 @@ export function entryTable(db: Database.Database) {
             ...(row.task_id === null ? {} : { taskId: row.task_id }),
           },
     ...(row.stands_at === null ? {} : { standsAt: row.stands_at }),
+    ...(row.paid === null ? {} : { paid: row.paid }),
     note: row.note,
   });
   return {
-    addEntry({ owner, standsAt, ...entry }: StockEntry): void {
+    addEntry({ owner, standsAt, paid, ...entry }: StockEntry): void {
       addEntry.run({
         ...entry,
         ownerKind: owner?.kind ?? null,
         ownerId: owner?.id ?? null,
         taskId: owner?.taskId ?? null,
         standsAt: standsAt ?? null,
+        paid: paid ?? null,
       });
     },
     entry(id: string): StockEntry | undefined {

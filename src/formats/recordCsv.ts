@@ -100,7 +100,7 @@ export function stockCsv(
 ): string {
   const lotOf = new Map(lots.map((lot) => [lot.id, lot]));
   const nameOf = new Map(items.map(({ id, name }) => [id, name]));
-  const rows = entries.map(({ at, lotId, kind, change, owner, standsAt, note }) => {
+  const rows = entries.map(({ at, lotId, kind, change, owner, standsAt, paid, note }) => {
     const lot = lotOf.get(lotId);
     return [
       at,
@@ -110,10 +110,21 @@ export function stockCsv(
       figure(change, 4, style),
       owner?.kind === 'run' ? owner.id : '',
       standsAt ?? '',
+      paid === undefined ? '' : figure(Number(paid), 4, style),
       note,
     ];
   });
-  const header = ['When', 'Of what', 'Lot', 'What', 'Change, g, pieces or packs', 'Run', 'Stands at', 'Note'];
+  const header = [
+    'When',
+    'Of what',
+    'Lot',
+    'What',
+    'Change, g, pieces or packs',
+    'Run',
+    'Stands at',
+    'Paid',
+    'Note',
+  ];
   return `\uFEFF${writeCsv(header, rows, style)}`;
 }
 

@@ -1,12 +1,10 @@
-import { NOTHING, sumOfBounds, timesBounds, UNKNOWN } from '../core/cost/bounds';
-import { costOf, houseLines, partOf, plannedLines } from '../core/cost/cost';
+import { timesBounds } from '../core/cost/bounds';
+import { plannedLines } from '../core/cost/cost';
 import { type PackCost, type PackLine, packCostOf } from '../core/cost/pack';
-import type { Sheet } from '../core/plan/sheet';
 import type { Product } from '../core/product/product';
-import { needOf } from '../core/stock/need';
 import { orNull } from './broken';
-import { runCost } from './costs';
 import type { Workshop } from './openWorkshop';
+import { pieceCost } from './pieceCosts';
 import { soldParts } from './soldParts';
 
 /**
@@ -18,10 +16,10 @@ import { soldParts } from './soldParts';
 export function packCost(workshop: Workshop, product: Product, runIds: readonly string[]): PackCost {
   const { pricing, currency } = workshop.rules();
   const pieces = soldParts(workshop, product, runIds).map(
-    ({ planName: name, pieces: count, run, sheet }): PackLine => {
-      const each = run ? runCost(workshop, run).real.perPiece : sheet && plannedEach(workshop, sheet);
-      return { name, count, by: run ? 'run' : 'plan', cost: timesBounds(each ?? UNKNOWN, count) };
-    },
+    (part): PackLine => ({
+      ...{ name: part.planName, count: part.pieces, by: part.run ? 'run' : 'plan' },
+      cost: timesBounds(pieceCost(workshop, part), part.pieces),
+    }),
   );
   const packaging = plannedLines(
     product.packaging.map(({ materialId, count }) => ({
@@ -33,17 +31,5 @@ export function packCost(workshop: Workshop, product: Product, runIds: readonly 
     workshop.lots.stock(),
     () => 'packaging',
   ).map(({ name, amount, cost }): PackLine => ({ name, count: amount, by: 'shelf', cost }));
-  return packCostOf([...pieces, ...packaging], pricing, currency);
-}
-
-function plannedEach(workshop: Workshop, sheet: Sheet) {
-  const rules = workshop.rules();
-  const { perPiece } = costOf(
-    [
-      ...plannedLines(needOf(sheet), workshop.lots.stock(), (id) => partOf(sheet, id)),
-      ...houseLines({ ...rules, handsPerHour: null }, 0),
-    ],
-    sheet.pieces,
-  );
-  return perPiece && sumOfBounds([perPiece, rules.handsPerHour === null ? NOTHING : UNKNOWN]);
+  return packCostOf([...pieces, ...packaging], product.prices, pricing, currency);
 }

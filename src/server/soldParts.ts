@@ -22,7 +22,11 @@ export interface SoldPart {
  *
  * @param runIds that were chosen; of a plan without one, its last finished run
  */
-export function soldParts(workshop: Workshop, { parts }: Product, runIds: readonly string[]): SoldPart[] {
+export function soldParts(
+  workshop: Workshop,
+  { parts }: Pick<Product, 'parts'>,
+  runIds: readonly string[],
+): SoldPart[] {
   const { runs, plans } = workshop;
   const chosen = runIds.flatMap((id) => orNull(() => runs.find(id)) ?? []);
   return parts.map(({ planId, pieces }) => {

@@ -17,6 +17,11 @@ test('good pieces are packed, go to a market box, are sold there, and what was w
   const now = page.getByTestId('goods-now');
   const pack = page.getByRole('form', { name: 'Pack' });
   await expect(now).toHaveText('None in stock.');
+  const retail = page.getByLabel('Retail price, with tax');
+  await retail.fill('-7');
+  await expect(page.getByText('Must be from 0')).toBeVisible();
+  await retail.fill('7,5');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   for (const [typed, why] of [
     ['2,5', 'Must be a whole number'],
     ['900', 'Must be from 1 to 4.'],
@@ -50,15 +55,25 @@ test('good pieces are packed, go to a market box, are sold there, and what was w
   await form.getByLabel('Packs').fill('3');
   await expect(form.getByRole('alert')).toHaveText('Must be from 1 to 2.');
   await form.getByLabel('Packs').fill('2');
+  const paid = form.getByLabel('Paid for all of them');
+  await expect(paid).toHaveValue('15');
+  await paid.fill('cheap');
+  await expect(form.getByText('Only a number goes here')).toBeVisible();
+  await expect(form.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await paid.fill('14,50');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(now).toHaveText('1 in the workshop.');
+  await expect(page.getByTestId('goods-takings')).toHaveText('2 packs sold for €14.50.');
+  await page.reload();
+  await expect(page.getByTestId('goods-takings')).toHaveText('2 packs sold for €14.50.');
 
   await page.getByText('What became of them, line by line').click();
   await page.getByRole('button', { name: /^Take back: 2 moved/ }).click();
   await expect(page.getByRole('alert')).toHaveText('None of them are at Market box.');
-  await page.getByRole('button', { name: 'Take back: 2 sold, at Market box' }).click();
+  await page.getByRole('button', { name: 'Take back: 2 sold, at Market box, for €14.50' }).click();
   await expect(now).toHaveText('1 in the workshop and 2 at Market box.');
   await expect(page.getByText('2 not sold after all, at Market box')).toBeVisible();
+  await expect(page.getByTestId('goods-takings')).toBeHidden();
   await looksRight(page, 'packs and what became of them');
 
   await page.goto('/products/stock');

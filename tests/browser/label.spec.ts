@@ -171,6 +171,15 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
   expect((fifth?.yMm ?? 0) - (first?.yMm ?? 0)).toBeCloseTo(2 * 56, 1);
   expect(fifth?.xMm).toBeCloseTo(first?.xMm ?? 0, 1);
 
+  // How long it is good once opened: the months in the symbol of the EU, in the place of a date.
+  await page.getByRole('combobox', { name: 'Good until' }).selectOption('after it is opened');
+  await page.getByRole('textbox', { name: 'Months' }).fill('18');
+  await expect(drawing).toContainText('18 M');
+  await expect(drawing).not.toContainText('Best before');
+  await looksRight(page, 'a label with an open jar');
+  const [opened] = await printed(page, () => page.getByRole('button', { name: 'One label, PDF' }).click());
+  expect(opened?.text).toContain('18 M');
+
   // A set of three: two of one plan, one of another that was never made.
   await page.getByRole('combobox', { name: 'Packed as' }).selectOption('Set');
   await page.getByRole('textbox', { name: 'In a pack' }).fill('2');

@@ -1,12 +1,17 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { certainMinor } from '../../src/core/cost/bounds';
+import { newProduct } from '../../src/core/product/newProduct';
 import { runCost } from '../../src/server/costs';
 import { saveHouseRules } from '../../src/server/houseRules';
+import { importPlan } from '../../src/server/importPlan';
+import { packCost } from '../../src/server/packCosts';
+import { costsOfMade } from '../../src/server/pieceCosts';
+import { createPlan, savePlan } from '../../src/server/plans';
 import { findRun, recordEvent } from '../../src/server/runs';
 import { addLot } from '../../src/server/stock';
 import type { Workshop } from '../../src/server/workshop';
-import { BOX, fragrance, isClose, planFile } from '../support/planFiles';
+import { BOX, fragrance, isClose, mold, pieces, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
 import { workshopWith } from '../support/workshops';
 
@@ -80,4 +85,35 @@ test('a price that nobody knows is not nothing: the cost is at least so much, an
   // Another lot of it bounds it from both sides.
   bought(workshop, 'scent-1', '100', 500, null);
   assert.ok(certainMinor(runCost(workshop, run).real.total) !== null);
+});
+
+const SMALL = mold({
+  ...{ id: 'small', name: 'Small mold', capacityMl: 5, cavities: 12 },
+  shape: { kind: 'box', lengthMm: 25, widthMm: 20, depthMm: 10, draftDeg: 0, cornerMm: 0 },
+});
+
+test('pieces that another plan makes cost what that is planned to, and what its last run did; a circle ends', async () => {
+  const { workshop, stored: cube } = workshopWith(planFile([{}], { name: 'Cube', pieces: 6 }, SMALL));
+  importPlan(workshop, planFile([{}], {}, BOX));
+  bought(workshop, 'base-1', '100', 10_000, null);
+  const within = (planId: string) =>
+    planFile([{ embeds: [pieces('', { from: { is: 'plan', planId } })] }], {}, BOX).plan;
+  const bar = createPlan(workshop, { ...within(cube.id), name: 'Bar' });
+  const product = {
+    ...newProduct({ id: bar.id, name: 'Bar' }, 'eu-cosmetic', { widthMm: 60, heightMm: 40 }),
+    ...{ id: 'bar', packaging: [] },
+  };
+  const costOfBar = () => certainMinor(packCost(workshop, product, []).total);
+  const cubeMinor = () =>
+    certainMinor(costsOfMade(workshop, [cube.id]).get(cube.id) ?? { leastMinor: 0, mostMinor: null });
+  // Base of 0.01 a gram is 100 in ten-thousandths: a cube is all base, a bar is base round a cube.
+  const planned = cubeMinor() ?? 0;
+  const bare = (costOfBar() ?? 0) - planned;
+  assert.ok(planned > 0 && bare > planned, `${planned} ${bare}`);
+  // Two of six are bad, and the others carry them.
+  await makeInWorkshop(workshop, cube.id, { goodPieces: 4 });
+  assert.ok(isClose(cubeMinor() ?? 0, (planned * 6) / 4, 1e-2));
+  assert.ok(isClose(costOfBar() ?? 0, bare + (cubeMinor() ?? 0), 1e-6));
+  savePlan(workshop, bar.id, within(bar.id), bar.revision);
+  assert.equal(costsOfMade(workshop, [bar.id, 'gone']).get('gone')?.mostMinor, null);
 });

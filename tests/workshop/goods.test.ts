@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
+import { takingsOf } from '../../src/core/goods/goods';
 import { newProduct } from '../../src/core/product/newProduct';
-import { recallCsv } from '../../src/formats/recordCsv';
+import { recallCsv, stockCsv } from '../../src/formats/recordCsv';
 import { editGoods, goodsByPlace, goodsOf, pack, packsInStock, takeGoodsBack } from '../../src/server/goods';
 import { createPlan } from '../../src/server/plans';
 import { RECORD_KINDS } from '../../src/server/recordKinds';
@@ -9,6 +10,7 @@ import { recordEvent } from '../../src/server/runs';
 import { shelfTable } from '../../src/server/shelfCsv';
 import { addLot, editStock } from '../../src/server/stock';
 import { traceOfLot, traceOfRun } from '../../src/server/trace';
+import { takingsWords } from '../../src/words/en/goods/goodsWords';
 import { BOX, fragrance, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
 import { problemFrom, workshopWith } from '../support/workshops';
@@ -115,7 +117,16 @@ test('what became of packs is told by place and batch, once, also in a recall', 
   const move = { kind: 'moved' as const, packs: 2, from: null, to: 'Box A', note };
   editGoods(workshop, lotId, crypto.randomUUID(), move);
   for (let sent = 0; sent < 2; sent++)
-    editGoods(workshop, lotId, act, { kind: 'sold', packs: 1, place: 'Box A', note: 'the morning' });
+    editGoods(workshop, lotId, act, {
+      ...{ kind: 'sold', packs: 1, place: 'Box A', note: 'the morning', paid: '7.25' },
+    });
+  const { entries = [] } = goodsOf(workshop, 'pair').lots[0] ?? {};
+  assert.deepEqual(takingsOf(entries), { minor: 72_500, packs: 1, unpriced: 0 });
+  assert.equal(takingsWords([takingsOf(entries)], 'EUR', 'en-GB'), '1 pack sold for €7.25.');
+  assert.match(
+    stockCsv(workshop.lots.everyEntry(), [], [], { decimal: ',', delimiter: ';' }),
+    /;Sold;'-1;;Box A;7,25;the morning/,
+  );
   const given = { kind: 'given' as const, packs: 1, place: null, note };
   assert.equal(problemFrom(() => editGoods(workshop, lotId, act, given)).code, 'id-taken');
   assert.equal(

@@ -76,18 +76,20 @@ function partsOf({ pours, packaging }: Sheet): Map<string, CostPart> {
  * costs what the last lot that is taken from costs.
  *
  * @param parts what each material is, by its id
+ * @param made what a piece of each plan costs that is set in, by the plan's id: for those that no lot has
  */
 export function plannedLines(
   needs: readonly Need[],
   stock: StockByMaterial,
   parts: (materialId: string) => CostPart,
+  made: ReadonlyMap<string, Bounds> = new Map(),
 ): CostLine[] {
   return needs.map(({ materialId: id, name, amount, isCounted }) => {
     const lots = stock.get(id) ?? [];
     const { takings } = takeFromLots(lots, amount);
     const cost =
       takings.length === 0
-        ? UNKNOWN
+        ? timesBounds(made.get(id) ?? UNKNOWN, amount)
         : sumOfBounds(takings.map((taken) => timesBounds(pricePerOne(taken.lotId, lots), taken.amount)));
     return { part: parts(id), id, name, amount, isCounted, cost };
   });

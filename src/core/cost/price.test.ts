@@ -3,7 +3,8 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { isClose } from '../../../tests/support/planFiles';
 import { PRICE_ENDINGS, USUAL_PRICING } from '../houseRules/pricing';
-import { pricesOf } from './price';
+import { packCostOf } from './pack';
+import { priceAt, pricesOf } from './price';
 
 const EUR = 10_000;
 
@@ -28,6 +29,22 @@ test('a price by margin, and one by mark-up, by hand', () => {
     pricesOf(200 * EUR, 1, { ...USUAL_PRICING, ending: 'ninety' }, 'JPY')?.retail.grossMinor,
     500 * EUR,
   );
+});
+
+test('what stays of a price that is set, by hand; of one that is not known, nothing is said', () => {
+  // 7.50 with tax of 0.25 is 6.00; fees of 0.05 of what is paid are 0.375; at a cost of 2.40 it earns 3.225.
+  const at = priceAt(7.5 * EUR, 2.4 * EUR, { tax: 0.25, fee: 0.05 });
+  assert.ok(isClose(at.taxMinor, 1.5 * EUR) && isClose(at.feeMinor, 0.375 * EUR));
+  assert.ok(isClose(at.earnedMinor, 3.225 * EUR) && isClose(at.margin, 3.225 / 6));
+  const line = (leastMinor: number, mostMinor: number | null) => ({
+    ...{ name: 'Piece', count: 1, by: 'plan' as const },
+    cost: { leastMinor, mostMinor },
+  });
+  const listed = { retail: '7.5', wholesale: null };
+  const pricing = { ...USUAL_PRICING, tax: 0.25, fee: 0.05 };
+  const told = packCostOf([line(2.4 * EUR, 2.4 * EUR)], listed, pricing, 'EUR');
+  assert.deepEqual(told.listed, { retail: at, wholesale: null });
+  assert.equal(packCostOf([line(2.4 * EUR, null)], listed, pricing, 'EUR').listed.retail, null);
 });
 
 test('what is paid is tax, fee, cost and what is earned; it is payable, ends as wanted, and keeps the margin', () => {

@@ -50,6 +50,25 @@ export function pricesOf(costMinor: number, pieces: number, rules: Pricing, curr
   return { retail, wholesale, breakEven };
 }
 
+/**
+ * What stays of a price that is asked, whatever the rules would make of the cost.
+ *
+ * @param costMinor of one piece
+ */
+export function priceAt(
+  grossMinor: number,
+  costMinor: number,
+  { tax, fee }: Pick<Pricing, 'tax' | 'fee'>,
+): Price {
+  const soldMinor = grossMinor / (1 + tax);
+  const feeMinor = fee * grossMinor;
+  const earnedMinor = soldMinor - feeMinor - costMinor;
+  return {
+    ...{ grossMinor, taxMinor: grossMinor - soldMinor, feeMinor, earnedMinor },
+    margin: soldMinor > 0 ? earnedMinor / soldMinor : 0,
+  };
+}
+
 function priceFor(
   costMinor: number,
   wanted: { margin: number } | { markUp: number },
@@ -60,14 +79,7 @@ function priceFor(
   const kept = 1 - fee * (1 + tax) - ('margin' in wanted ? wanted.margin : 0);
   if (!(kept > 1e-9)) return null;
   const netMinor = (costMinor * ('markUp' in wanted ? 1 + wanted.markUp : 1)) / kept;
-  const grossMinor = endedOn(netMinor * (1 + tax), ending, currency);
-  const soldMinor = grossMinor / (1 + tax);
-  const feeMinor = fee * grossMinor;
-  const earnedMinor = soldMinor - feeMinor - costMinor;
-  return {
-    ...{ grossMinor, taxMinor: grossMinor - soldMinor, feeMinor, earnedMinor },
-    margin: soldMinor > 0 ? earnedMinor / soldMinor : 0,
-  };
+  return priceAt(endedOn(netMinor * (1 + tax), ending, currency), costMinor, { tax, fee });
 }
 
 /** Rounded up to what the currency is paid in, and to the ending; a currency without parts of a unit has no such ending. */

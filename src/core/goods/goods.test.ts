@@ -11,6 +11,7 @@ import {
   packsByPlace,
   packsOf,
   takenBack,
+  takingsOf,
 } from './goods';
 import { goodsEditSchema } from './goodsSchema';
 import { firstOut, mostPacks } from './goodsView';
@@ -19,7 +20,10 @@ import { firstOut, mostPacks } from './goodsView';
 function packed(packs: number) {
   const entries: StockEntry[] = [];
   let place = 0;
-  const add = (changes: readonly Pick<StockEntry, 'kind' | 'change' | 'standsAt'>[], actId: string) => {
+  const add = (
+    changes: readonly Pick<StockEntry, 'kind' | 'change' | 'standsAt' | 'paid'>[],
+    actId: string,
+  ) => {
     for (const change of changes)
       entries.push({
         ...{ id: String(place++), lotId: 'lot', at: '2026-03-01T10:00:00.000Z', note: '' },
@@ -71,6 +75,20 @@ test('packs go to a market box, are sold there and come back, and each place kee
     { kind: 'sold', packs: 4 },
     { kind: 'returned', packs: 1 },
   ]);
+});
+
+test('what packs were sold for adds up, without what came back or was taken back', () => {
+  const { entries, act, back } = packed(12);
+  const EUR = 10_000;
+  assert.deepEqual(takingsOf(entries), { minor: 0, packs: 0, unpriced: 0 });
+  act({ kind: 'sold', packs: 4, place: null, note, paid: '30' });
+  act({ kind: 'sold', packs: 1, place: null, note, paid: '6.75' }, 'a mistake');
+  act(sold(2));
+  assert.deepEqual(takingsOf(entries), { minor: 36.75 * EUR, packs: 7, unpriced: 2 });
+  assert.equal(back('a mistake'), null);
+  assert.deepEqual(takingsOf(entries), { minor: 30 * EUR, packs: 6, unpriced: 2 });
+  act({ kind: 'returned', packs: 1, place: null, note, paid: '7.5' });
+  assert.deepEqual(takingsOf(entries), { minor: 22.5 * EUR, packs: 6, unpriced: 2 });
 });
 
 test('what became of packs is taken back once, unless they are elsewhere or came back since', () => {

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import { GOODS_USES, type GoodsUse, type StockEntry, sumOfEntries } from '../stock/stock';
+import { minorUnitsOf } from '../units/money';
 import type { z } from '../zod';
 import type { goodsEditSchema, packingSchema } from './goodsSchema';
 
@@ -13,7 +14,7 @@ export interface PacksThere {
 }
 
 /** What an entry says, before it has an id. */
-export type GoodsChange = Pick<StockEntry, 'kind' | 'change' | 'standsAt'>;
+export type GoodsChange = Pick<StockEntry, 'kind' | 'change' | 'standsAt' | 'paid'>;
 
 export type GoodsFault =
   /** So many are there, which is fewer. */
@@ -77,11 +78,11 @@ export function goodsChanges(
   if (kind === 'returned') {
     const gone = packsGone(entries);
     if (gone < packs) return fail({ code: 'fewer-gone', packs: gone });
-    return ok([at(edit.place, { kind, change: packs })]);
+    return ok([at(edit.place, { kind, change: packs, ...paidOf(edit) })]);
   }
   const there = packsThere(entries, edit.place);
   if (there < packs) return fail({ code: 'fewer-there', place: edit.place, packs: there });
-  return ok([at(edit.place, { kind, change: -packs })]);
+  return ok([at(edit.place, { kind, change: -packs, ...paidOf(edit) })]);
 }
 
 /**
@@ -137,6 +138,29 @@ export function actsOf(entries: readonly StockEntry[]): Act[] {
   }));
 }
 
+/** What packs were sold for, and how many of them. */
+export interface Takings {
+  /** What was paid, less what was paid back, minor units. */
+  minor: number;
+  packs: number;
+  /** Of these nobody said what was paid. */
+  unpriced: number;
+}
+
+/** What packs of a lot were sold for, without what was taken back. */
+export function takingsOf(entries: readonly StockEntry[]): Takings {
+  const takings: Takings = { minor: 0, packs: 0, unpriced: 0 };
+  for (const { kind, change, paid } of actsOf(entries).flatMap((act) => (act.isOpen ? act.entries : []))) {
+    const minor = paid === undefined ? 0 : minorUnitsOf(paid);
+    if (kind === 'returned') takings.minor -= minor;
+    if (kind !== 'sold') continue;
+    takings.minor += minor;
+    takings.packs -= change;
+    if (paid === undefined) takings.unpriced -= change;
+  }
+  return takings;
+}
+
 /** Packs that left and did not come back. */
 function packsGone(entries: readonly Pick<StockEntry, 'kind' | 'change'>[]): number {
   return -GOES.reduce((sum, each) => sum + packsOf(entries, each), packsOf(entries, 'returned'));
@@ -148,4 +172,8 @@ function packsThere(entries: readonly StockEntry[], place: string | null): numbe
 
 function at(place: string | null, change: Omit<GoodsChange, 'standsAt'>): GoodsChange {
   return place === null ? change : { ...change, standsAt: place };
+}
+
+function paidOf(edit: GoodsEdit): Pick<GoodsChange, 'paid'> {
+  return 'paid' in edit && edit.paid !== undefined ? { paid: edit.paid } : {};
 }

@@ -1,4 +1,5 @@
-import { GOODS_USES } from '../stock/stock';
+import { GOODS_USES, PAID_USES } from '../stock/stock';
+import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 
 const packs = z.int().min(1).max(100_000);
@@ -18,6 +19,14 @@ export const packingSchema = z.strictObject({
 
 /** What became of packs. */
 export const goodsEditSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.enum(GOODS_USES), packs, place, note }),
+  z.strictObject({
+    kind: z.enum(PAID_USES),
+    packs,
+    place,
+    note,
+    /** For all of them; left out where it is not known. */
+    paid: moneySchema.optional(),
+  }),
+  z.strictObject({ kind: z.enum(GOODS_USES).exclude(PAID_USES), packs, place, note }),
   z.strictObject({ kind: z.literal('moved'), packs, from: place, to: place, note }),
 ]);

@@ -28,6 +28,7 @@ const asked = (given: Partial<LabelAsked> = {}): LabelAsked => ({
   texts: {
     front: [{ kind: 'name', text: 'Grey Heather' }],
     net: '100 g',
+    jar: null,
     back: [{ kind: 'ingredients', text: 'Ingredients: Aqua, Glycerin, Sodium Stearate' }],
   },
   codes: { qr: null, bars: null },
@@ -100,6 +101,7 @@ test('whatever is written, no letter is lower than its rule, and what does not f
             texts: {
               front: [{ kind: 'name', text: name }],
               net: `${netG} g`,
+              jar: null,
               back: [{ kind: 'ingredients', text: list }],
             },
           }),
@@ -156,6 +158,38 @@ test('in the US the net weight of a larger panel stands in its lowest third, or 
   assert.deepEqual(setLabel({ ...low, size: { layout: 'tag', widthMm: 70, heightMm: 90 } }, FONT).faults, []);
   const flat = setLabel({ ...low, size: { layout: 'tag', widthMm: 70, heightMm: 24 } }, FONT).faults;
   assert.ok(flat.some(({ code }) => code === 'net-too-high'));
+});
+
+test('an open jar stands beside the codes, or above them where they leave it no room, and takes its room from the text', () => {
+  const rows = [[true]];
+  const bars = { widths: Array.from({ length: 59 }, () => 1), text: '40063813' };
+  const of = (widthMm: number, codes: LabelAsked['codes']) =>
+    setLabel(
+      asked({
+        size: { layout: 'tag', widthMm, heightMm: 90 },
+        texts: { ...asked().texts, jar: '12 M' },
+        codes,
+      }),
+      FONT,
+    ).pieces.find(({ jar }) => jar !== null);
+  const span = (piece: ReturnType<typeof of>, at: 0 | 1) => {
+    const places = (piece?.jar?.strokes ?? []).flat().map((point) => point[at]);
+    return [Math.min(...places), Math.max(...places)] as const;
+  };
+  const alone = of(55, { qr: null, bars: null });
+  const [left, right] = span(alone, 0);
+  assert.ok(right - left < 9 && right - left > 7);
+  const months = alone?.lines.find(({ text }) => text === '12 M');
+  assert.ok(months && months.xMm > left && months.xMm + 4 * 0.5 * months.sizeMm < right);
+  const wide = of(80, { qr: rows, bars });
+  assert.ok(span(wide, 0)[0] > (wide?.qr?.box.xMm ?? 0) + 13);
+  assert.ok(span(wide, 0)[1] < (wide?.bars?.box.xMm ?? 0));
+  const narrow = of(46, { qr: rows, bars });
+  assert.ok(span(narrow, 1)[1] < Math.min(narrow?.qr?.box.yMm ?? 0, narrow?.bars?.box.yMm ?? 0));
+  const lowest = Math.max(
+    ...(narrow?.lines ?? []).filter(({ kind }) => kind === 'ingredients').map((line) => line.baselineMm),
+  );
+  assert.ok(lowest < span(narrow, 1)[0]);
 });
 
 test('a text is broken between words, and a word that is wider than the place is named', () => {

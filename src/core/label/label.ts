@@ -9,6 +9,7 @@ import {
   standsLow,
   textHeightMm,
 } from './labelRules';
+import { JAR_MM, monthsIn, type OpenJar, openJar } from './openJar';
 import { type Block, type Box, type FontMetrics, type PanelText, type SetLine, typeset } from './typeset';
 
 /** What one plan's pieces bring to a label. */
@@ -45,6 +46,8 @@ export type TextKind =
 export interface LabelTexts {
   front: { kind: TextKind; text: string }[];
   net: string | null;
+  /** Months after opening, as they stand in the symbol of an open jar; null where there is none. */
+  jar: string | null;
   back: { kind: TextKind; text: string }[];
 }
 
@@ -60,6 +63,7 @@ export interface SetPiece extends LabelPiece {
   lines: SetLine<TextKind>[];
   qr: { box: Box; rows: boolean[][] } | null;
   bars: { box: Box; widths: number[] } | null;
+  jar: OpenJar | null;
 }
 
 /** What does not fit on a label. */
@@ -116,9 +120,10 @@ export function setLabel(
   const blocks = blocksBy({ netMm, textMm, rules }, font);
   const faults: FitFault[] = [];
   const written = pieces.map((piece): SetPiece => {
-    const set: SetPiece = { ...piece, lines: [], qr: null, bars: null };
+    const set: SetPiece = { ...piece, lines: [], qr: null, bars: null, jar: null };
     for (const { side, box } of piece.places) {
-      const { room, qr, bars, figures } = withCodes(box, side === 'back' ? codes : NO_CODES, font);
+      const { room, qr, bars, jar, figures } =
+        side === 'back' ? withCodes(box, codes, texts.jar, font) : withCodes(box, NO_CODES, null, font);
       const content: PanelText<TextKind> =
         side === 'front'
           ? {
@@ -131,6 +136,7 @@ export function setLabel(
       set.lines.push(...lines, ...figures);
       if (qr) set.qr = qr;
       if (bars) set.bars = bars;
+      if (jar) set.jar = jar;
       if (missingMm > 0.005) faults.push({ code: 'no-room', side, missingMm });
       if (tooWide.length > 0) faults.push({ code: 'too-wide', side, words: tooWide });
       if (side === 'front' && isLow) faults.push(...tooHigh(lines, box, font));
@@ -172,22 +178,40 @@ const BOLD: ReadonlySet<TextKind> = new Set(['name', 'net', 'cautions', 'draft']
 
 const NO_CODES: LabelCodes = { qr: null, bars: null };
 
-interface PlacedCodes extends Pick<SetPiece, 'qr' | 'bars'> {
+interface PlacedCodes extends Pick<SetPiece, 'qr' | 'bars' | 'jar'> {
   /** What is left above them. */
   room: Box;
   figures: SetLine<TextKind>[];
 }
 
-/** Codes along the foot of a place. */
-function withCodes(box: Box, { qr, bars }: LabelCodes, font: FontMetrics): PlacedCodes {
-  const heightMm = Math.max(qr ? QR_MM : 0, bars ? BARS_MM + FIGURES_MM : 0);
-  if (heightMm === 0) return { room: box, qr: null, bars: null, figures: [] };
+/** Codes and the open jar along the foot of a place; the jar stands above them where they leave it no room. */
+function withCodes(
+  box: Box,
+  { qr, bars }: LabelCodes,
+  months: string | null,
+  font: FontMetrics,
+): PlacedCodes {
+  const codesMm = Math.max(qr ? QR_MM : 0, bars ? BARS_MM + FIGURES_MM : 0);
+  const [qrWide, barsWide] = [
+    qr ? QR_MM + APART_MM : 0,
+    bars ? (sum(bars.widths) + QUIET) * MODULE_MM + APART_MM : 0,
+  ];
+  const isBeside = qrWide + JAR_MM.width + barsWide <= box.widthMm;
+  const jarMm = months === null ? 0 : JAR_MM.height;
+  const heightMm = isBeside || codesMm === 0 ? Math.max(codesMm, jarMm) : codesMm + jarMm + APART_MM;
+  if (heightMm === 0) return { room: box, qr: null, bars: null, jar: null, figures: [] };
   const footMm = box.yMm + box.heightMm;
   const barsBox = bars && {
     xMm: box.xMm + box.widthMm - (sum(bars.widths) + QUIET) * MODULE_MM,
-    yMm: footMm - heightMm,
+    yMm: footMm - BARS_MM - FIGURES_MM,
     widthMm: sum(bars.widths) * MODULE_MM,
     heightMm: BARS_MM,
+  };
+  const jarBox: Box = {
+    xMm: box.xMm + (isBeside ? qrWide : 0),
+    yMm: footMm - (isBeside ? jarMm : heightMm),
+    widthMm: JAR_MM.width,
+    heightMm: JAR_MM.height,
   };
   return {
     room: { ...box, heightMm: Math.max(1, box.heightMm - heightMm - APART_MM) },
@@ -196,7 +220,13 @@ function withCodes(box: Box, { qr, bars }: LabelCodes, font: FontMetrics): Place
       box: { xMm: box.xMm, yMm: footMm - QR_MM, widthMm: QR_MM, heightMm: QR_MM },
     },
     bars: bars && barsBox && { widths: bars.widths, box: barsBox },
-    figures: bars && barsBox ? [figuresBelow(barsBox, bars.text, font)] : [],
+    jar: months === null ? null : openJar(jarBox),
+    figures: [
+      ...(bars && barsBox ? [figuresBelow(barsBox, bars.text, font)] : []),
+      ...(months === null
+        ? []
+        : [{ kind: 'good' as const, text: months, isBold: true, ...monthsIn(jarBox, months, font) }]),
+    ],
   };
 }
 

@@ -16,6 +16,7 @@ export function newProduct(
     rules,
     good: { by: 'date', months: 12 },
     barcode: null,
+    prices: { retail: null, wholesale: null },
     label: { layout: 'sticker', ...size, faceMm2: null, hasQr: false },
   };
 }

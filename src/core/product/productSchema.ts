@@ -1,5 +1,6 @@
 import { LABEL_LAYOUTS } from '../label/labelLayout';
 import { LABEL_RULES } from '../label/labelRules';
+import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 import { isBarcode } from './barcode';
 import { FORMS } from './product';
@@ -44,6 +45,10 @@ export const productSchema = z.strictObject({
   good: z.strictObject({ by: z.enum(['date', 'opened']), months: z.int().min(1).max(120) }),
   /** Of the pack, as goods carry them: EAN-13, UPC-A or EAN-8. */
   barcode: z.string().refine(isBarcode, { message: 'barcode' }).nullable().default(null),
+  /** What a pack is sold for, with tax; null where the house has none. */
+  prices: z
+    .strictObject({ retail: moneySchema.nullable(), wholesale: moneySchema.nullable() })
+    .default({ retail: null, wholesale: null }),
   label: z.strictObject({
     layout: z.enum(LABEL_LAYOUTS),
     widthMm: z.number().min(15).max(400),

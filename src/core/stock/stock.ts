@@ -2,6 +2,8 @@ import type { z } from '../zod';
 import type { stockEntrySchema } from './stockSchema';
 
 /** What becomes of finished goods. */
+/** Of these, what money is paid for, or paid back for. */
+export const PAID_USES = ['sold', 'returned'] as const;
 export const GOODS_USES = ['sold', 'given', 'sampled', 'kept-back', 'damaged', 'returned'] as const;
 
 /** Why stock changed. Entries are only ever added; what was wrong is put right by a correction. */

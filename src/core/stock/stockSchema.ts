@@ -1,3 +1,4 @@
+import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 import { ENTRY_KINDS, ENTRY_OWNERS } from './stock';
 
@@ -19,5 +20,7 @@ export const stockEntrySchema = z.strictObject({
     .nullable(),
   /** Where it stands, of finished goods; left out where that is the workshop itself. */
   standsAt: z.string().min(1).max(60).optional(),
+  /** What was paid for all packs that were sold, or paid back for those that came back; left out where it is not known. */
+  paid: moneySchema.optional(),
   note: z.string().max(2000),
 });

@@ -24,6 +24,7 @@ import { measuresAgain } from './0022_measures_again';
 import { products } from './0023_products';
 import { purchases } from './0024_purchases';
 import { finishedGoods } from './0025_finished_goods';
+import { paid } from './0026_paid';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -52,4 +53,5 @@ export const MIGRATIONS: readonly Migration[] = [
   products,
   purchases,
   finishedGoods,
+  paid,
 ];

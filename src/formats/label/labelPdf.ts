@@ -1,5 +1,5 @@
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
+import { LineCapStyle, PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import type { SetPiece } from '../../core/label/label';
 import type { OnPage } from '../../core/label/labelSheet';
 
@@ -73,6 +73,17 @@ function draw(
       size: sizeMm * POINTS_PER_MM,
       font: isBold ? fonts.bold : fonts.regular,
       color: BLACK,
+    });
+  for (const line of piece.jar?.strokes ?? [])
+    line.slice(1).forEach(([toX, toY], before) => {
+      const [fromX = 0, fromY = 0] = line[before] ?? [];
+      page.drawLine({
+        start: { x: x(fromX), y: y(fromY) },
+        end: { x: x(toX), y: y(toY) },
+        thickness: (piece.jar?.strokeMm ?? 0) * POINTS_PER_MM,
+        color: BLACK,
+        lineCap: LineCapStyle.Round,
+      });
     });
   if (piece.qr) {
     const { box: at, rows } = piece.qr;

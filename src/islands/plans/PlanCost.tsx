@@ -11,6 +11,7 @@ import { amountWords, boundsWords, COST_PART_NAMES } from '../../words/en/cost/c
 import { counted, listed } from '../../words/en/plural';
 import { PriceRow } from '../shared/PriceRow';
 import { useShowing } from '../shared/showing';
+import { useAsked } from '../shared/useAsked';
 import { usePlanPage } from './planContext';
 
 interface Props {
@@ -26,16 +27,21 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
   const showing = useShowing();
   const { currency, pricing } = rules;
   const money = (bounds: Bounds) => boundsWords(bounds, currency, showing.locale);
+  const needs = useMemo(() => needOf(sheet), [sheet]);
+  const planIds = needs.flatMap(({ materialId, isMade }) => (isMade ? materialId : []));
+  const { answer } = useAsked<[planId: string, Bounds][]>(planIds.length === 0 ? null : '/api/made-costs', {
+    planIds,
+  });
   const cost = useMemo(
     () =>
       costOf(
         [
-          ...plannedLines(needOf(sheet), stock, (id) => partOf(sheet, id)),
+          ...plannedLines(needs, stock, (id) => partOf(sheet, id), new Map(answer)),
           ...houseLines(rules, tasks ? plannedHandsS(tasks) : 0),
         ],
         sheet.pieces,
       ),
-    [sheet, stock, rules, tasks],
+    [sheet, needs, stock, answer, rules, tasks],
   );
   const made = madeNames(sheet);
   const missing = pricesMissing(cost).filter((name) => !made.includes(name));
@@ -68,8 +74,8 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
       </dl>
       {toMake.length > 0 && (
         <p className="text-warning">
-          {listed(toMake)} {toMake.length === 1 ? 'is' : 'are'} made by another plan: the cost is known once
-          some are made and kept to be set in.
+          {listed(toMake)} {toMake.length === 1 ? 'is' : 'are'} made by another plan, and counted as that is
+          planned: the cost is known for certain once some were made.
         </p>
       )}
       {missing.length > 0 && (

@@ -1,12 +1,15 @@
 import { type FormEvent, useRef, useState } from 'react';
 import type { GoodsEdit } from '../../core/goods/goods';
 import type { Goods, GoodsLot } from '../../core/goods/goodsView';
+import type { Product } from '../../core/product/product';
 import { GOODS_USES } from '../../core/stock/stock';
+import { minorUnitsOf, moneyOf } from '../../core/units/money';
 import { parseFigure } from '../../core/units/parseFigure';
 import { GOODS_EDITS, placeWords } from '../../words/en/goods/goodsWords';
 import { callApi } from '../shared/api';
 import { Choice } from '../shared/Choice';
 import { Line } from '../shared/Line';
+import { MoneyField } from '../shared/MoneyField';
 import { newId } from '../shared/newId';
 import { WholeField } from './WholeField';
 
@@ -14,6 +17,9 @@ interface Props {
   goods: GoodsLot;
   /** Where packs stand or stood. */
   places: readonly string[];
+  prices: Product['prices'];
+  /** ISO 4217. */
+  currency: string;
   onDone(goods: Goods): void;
   onClose(): void;
 }
@@ -24,7 +30,9 @@ const MOST = 100_000;
 const [WORKSHOP, ANOTHER] = ['', ' another'];
 
 /** What became of packs of a lot. */
-export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, onClose }: Props) {
+export function GoodsEditForm(props: Props) {
+  const { goods, places, prices, currency, onDone, onClose } = props;
+  const { lot, places: stands } = goods;
   const actId = useRef(newId());
   const [kind, setKind] = useState<GoodsEdit['kind']>('sold');
   const [text, setText] = useState('1');
@@ -32,6 +40,8 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
   const [to, setTo] = useState<string | null>(null);
   const [name, setName] = useState('');
   const [note, setNote] = useState('');
+  const [typedPaid, setPaid] = useState<string | null | undefined>(undefined);
+  const [isPaidRead, setPaidRead] = useState(true);
   const [asked, setAsked] = useState(false);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -41,6 +51,10 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
   const there = stands.find(({ place }) => (place ?? WORKSHOP) === from)?.packs ?? 0;
   const rule = { unit: '', least: 1, most: comes ? MOST : Math.max(1, there), whole: true };
   const packs = parseFigure(text, rule);
+  const listed = prices.retail ?? prices.wholesale;
+  const usual =
+    kind === 'sold' && listed !== null && packs.success ? moneyOf(minorUnitsOf(listed) * packs.data) : null;
+  const paid = typedPaid === undefined ? usual : typedPaid;
   const others = [...(from === WORKSHOP ? [] : [WORKSHOP]), ...places.filter((place) => place !== from)];
   const chosenTo = [...others, ANOTHER].find((place) => place === to) ?? others[0] ?? ANOTHER;
   const placeTo = chosenTo === ANOTHER ? name.trim() : chosenTo;
@@ -53,10 +67,12 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
     setBusy(true);
     const where = (place: string) => (place === WORKSHOP ? null : place);
     const said = { packs: packs.data, note: note.trim() };
-    const edit: GoodsEdit =
-      kind === 'moved'
-        ? { kind, ...said, from: where(from), to: where(placeTo) }
-        : { kind, ...said, place: where(from) };
+    const edit = ((): GoodsEdit => {
+      if (kind === 'moved') return { kind, ...said, from: where(from), to: where(placeTo) };
+      if (kind === 'sold' || kind === 'returned')
+        return { kind, ...said, place: where(from), ...(paid === null ? {} : { paid }) };
+      return { kind, ...said, place: where(from) };
+    })();
     const answer = await callApi<Goods>('POST', `/api/goods/${encodeURIComponent(lot.id)}/acts`, {
       actId: actId.current,
       edit,
@@ -77,7 +93,10 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
         label="What became of them"
         className="w-44"
         value={kind}
-        onChange={(next) => setKind(next as GoodsEdit['kind'])}
+        onChange={(next) => {
+          setKind(next as GoodsEdit['kind']);
+          setPaidRead(true);
+        }}
       >
         {KINDS.map((each) => (
           <option key={each} value={each}>
@@ -114,6 +133,17 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
           onText={setName}
         />
       )}
+      {(kind === 'sold' || kind === 'returned') && (
+        <MoneyField
+          label={kind === 'sold' ? 'Paid for all of them' : 'Paid back for all of them'}
+          className="w-44"
+          value={paid}
+          currency={currency}
+          none="Not said."
+          onChange={setPaid}
+          onReadable={setPaidRead}
+        />
+      )}
       <Line label="Note" value={note} most={2000} className="min-w-40 flex-1" onText={setNote} />
       {problem && (
         <p role="alert" className="text-error w-full text-sm">
@@ -121,7 +151,11 @@ export function GoodsEditForm({ goods: { lot, places: stands }, places, onDone, 
         </p>
       )}
       <p className="flex w-full gap-2">
-        <button type="submit" className="btn btn-primary min-h-11" disabled={busy || !packs.success}>
+        <button
+          type="submit"
+          className="btn btn-primary min-h-11"
+          disabled={busy || !packs.success || !isPaidRead}
+        >
           Save
         </button>
         <button type="button" className="btn btn-ghost min-h-11" onClick={onClose}>

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { actsOf, packsByPlace } from '../../core/goods/goods';
+import { actsOf, packsByPlace, takingsOf } from '../../core/goods/goods';
 import type { Goods, GoodsLot } from '../../core/goods/goodsView';
 import type { Product } from '../../core/product/product';
-import { actWords, goodsInShort, packsWords } from '../../words/en/goods/goodsWords';
+import { actWords, goodsInShort, packsWords, takingsWords } from '../../words/en/goods/goodsWords';
 import { showDay, showMoment } from '../../words/en/showTime';
 import { callApi } from '../shared/api';
 import { useShowing } from '../shared/showing';
@@ -12,11 +12,13 @@ import { PackForm } from './PackForm';
 interface Props {
   product: Product;
   start: Goods;
+  /** ISO 4217. */
+  currency: string;
   isSaved: boolean;
 }
 
 /** What of a product was packed, where it stands and what became of it. */
-export function GoodsPanel({ product, start, isSaved }: Props) {
+export function GoodsPanel({ product, start, currency, isSaved }: Props) {
   const [goods, setGoods] = useState(start);
   const path = `/api/products/${encodeURIComponent(product.id)}/packs`;
   const parts = JSON.stringify(product.parts);
@@ -27,6 +29,12 @@ export function GoodsPanel({ product, start, isSaved }: Props) {
     read.current = parts;
     void callApi<Goods>('GET', path).then((answer) => answer.success && setGoods(answer.data));
   }, [isSaved, parts, path]);
+  const { locale } = useShowing();
+  const takings = takingsWords(
+    goods.lots.map(({ entries }) => takingsOf(entries)),
+    currency,
+    locale,
+  );
   const places = packsByPlace(goods.lots.flatMap(({ entries }) => entries));
   return (
     <section className="plate flex flex-col gap-3 p-4" aria-labelledby="goods-title">
@@ -36,11 +44,23 @@ export function GoodsPanel({ product, start, isSaved }: Props) {
       <p className="text-sm" data-testid="goods-now">
         {places.length === 0 ? 'None in stock.' : `${packsWords(places)}.`}
       </p>
+      {takings !== '' && (
+        <p className="text-sm" data-testid="goods-takings">
+          {takings}
+        </p>
+      )}
       <PackForm productId={product.id} parts={goods.parts} isSaved={isSaved} onPacked={setGoods} />
       {goods.lots.length > 0 && (
         <ul className="flex flex-col">
           {goods.lots.map((each) => (
-            <Packed key={each.lot.id} goods={each} places={goods.places} onGoods={setGoods} />
+            <Packed
+              key={each.lot.id}
+              goods={each}
+              places={goods.places}
+              prices={product.prices}
+              currency={currency}
+              onGoods={setGoods}
+            />
           ))}
         </ul>
       )}
@@ -51,10 +71,12 @@ export function GoodsPanel({ product, start, isSaved }: Props) {
 interface PackedProps {
   goods: GoodsLot;
   places: readonly string[];
+  prices: Product['prices'];
+  currency: string;
   onGoods(goods: Goods): void;
 }
 
-function Packed({ goods, places, onGoods }: PackedProps) {
+function Packed({ goods, places, prices, currency, onGoods }: PackedProps) {
   const { locale } = useShowing();
   const { lot, entries } = goods;
   const [isOpen, setOpen] = useState(false);
@@ -91,6 +113,8 @@ function Packed({ goods, places, onGoods }: PackedProps) {
         <GoodsEditForm
           goods={goods}
           places={places}
+          prices={prices}
+          currency={currency}
           onDone={(next) => {
             setOpen(false);
             onGoods(next);
@@ -104,7 +128,7 @@ function Packed({ goods, places, onGoods }: PackedProps) {
         </summary>
         <ul>
           {actsOf(entries).map((act) => {
-            const told = actWords(act);
+            const told = actWords(act, currency, locale);
             const [first] = act.entries;
             return (
               <li key={act.id} className="flex flex-wrap items-center gap-x-3">

@@ -2,14 +2,19 @@ import type { SetPiece } from '../../core/label/label';
 
 /** A piece of paper of a label to scale, as it is printed. */
 export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string }) {
-  const { widthMm, heightMm, outline, lines, qr, bars } = piece;
+  const { widthMm, heightMm, outline, lines, qr, bars, jar } = piece;
   return (
     <svg
       role="img"
       aria-label={name}
       viewBox={`0 0 ${widthMm} ${heightMm}`}
       className="bg-white text-black w-full border border-base-300"
-      style={{ maxWidth: `${widthMm * 4.4}px`, borderRadius: outline === 'round' ? '50%' : undefined }}
+      style={{
+        maxWidth: `${widthMm * 4.4}px`,
+        borderRadius: outline === 'round' ? '50%' : undefined,
+        // Figures as wide as on paper, where they are not set in columns.
+        fontVariantNumeric: 'normal',
+      }}
     >
       {lines.map(({ text, xMm, baselineMm, sizeMm, isBold }) => (
         <text
@@ -24,6 +29,15 @@ export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string })
         </text>
       ))}
       {qr && <path d={squares(qr)} fill="currentColor" />}
+      {jar && (
+        <path
+          d={jar.strokes.map((line) => `M${line.map((point) => point.join(' ')).join('L')}`).join('')}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={jar.strokeMm}
+          strokeLinejoin="round"
+        />
+      )}
       {bars && <path d={stripes(bars)} fill="currentColor" />}
     </svg>
   );

@@ -7,8 +7,8 @@ import { RULE_SOURCES } from '../../words/en/label/labelNames';
 import { Choice } from '../shared/Choice';
 import { saveFrom } from '../shared/saveFile';
 import { useShowing } from '../shared/showing';
+import { useAsked } from '../shared/useAsked';
 import { LabelDrawing } from './LabelDrawing';
-import { useAsked } from './useAsked';
 
 /** A finished run that a label can be of. */
 export interface RunChoice {

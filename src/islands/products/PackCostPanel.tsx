@@ -5,7 +5,7 @@ import { boundsWords } from '../../words/en/cost/costWords';
 import { listed } from '../../words/en/plural';
 import { PriceRow } from '../shared/PriceRow';
 import { useShowing } from '../shared/showing';
-import { useAsked } from './useAsked';
+import { useAsked } from '../shared/useAsked';
 
 const BY: Record<PackLine['by'], string> = {
   run: 'as they really cost',
@@ -63,8 +63,19 @@ export function PackCostPanel({ product: { parts, packaging, ...rest }, runIds, 
               ; hands are known once a batch was made.
             </p>
           )}
+          {(cost.listed.retail || cost.listed.wholesale) && (
+            <div className="text-sm" data-testid="listed-prices">
+              {cost.listed.retail && (
+                <PriceRow name="Your retail price" price={cost.listed.retail} currency={currency} />
+              )}
+              {cost.listed.wholesale && (
+                <PriceRow name="Your wholesale price" price={cost.listed.wholesale} currency={currency} />
+              )}
+            </div>
+          )}
           {cost.prices && (
             <div className="text-sm">
+              <p className="quiet">By the house’s margin:</p>
               <PriceRow name="Retail" price={cost.prices.retail} currency={currency} />
               <PriceRow name="Wholesale" price={cost.prices.wholesale} currency={currency} />
             </div>

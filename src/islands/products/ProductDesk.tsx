@@ -11,7 +11,7 @@ import { useDesk } from '../shared/useDesk';
 import { GoodsPanel } from './GoodsPanel';
 import { LabelPanel, type RunChoice } from './LabelPanel';
 import { PackCostPanel } from './PackCostPanel';
-import { LabelFields, type Named, PackFields, WordFields } from './ProductFields';
+import { LabelFields, type Named, PackFields, PriceFields, WordFields } from './ProductFields';
 
 interface Props {
   start: StoredItem<Product>;
@@ -41,6 +41,7 @@ function ProductDesk({ start, plans, packaging, runs, chosen, goods, currency }:
             </h2>
             <Line label="Name" value={product.name} most={80} needed onText={(name) => change({ name })} />
             <PackFields product={product} plans={plans} packaging={packaging} onChange={change} />
+            <PriceFields product={product} currency={currency} onChange={change} />
           </section>
           <section className="plate flex flex-col gap-2 p-4" aria-labelledby="words-title">
             <h2 id="words-title" className="font-semibold">
@@ -62,7 +63,12 @@ function ProductDesk({ start, plans, packaging, runs, chosen, goods, currency }:
             {...{ runs, runIds }}
             onRuns={setRunIds}
           />
-          <GoodsPanel product={shown} start={goods} isSaved={desk.state === 'saved' && desk.fault === null} />
+          <GoodsPanel
+            product={shown}
+            start={goods}
+            currency={currency}
+            isSaved={desk.state === 'saved' && desk.fault === null}
+          />
           <PackCostPanel product={shown} runIds={runIds} currency={currency} />
           <DeleteRecord id={product.id} what="product" path="products" />
         </div>

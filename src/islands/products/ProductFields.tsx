@@ -8,6 +8,7 @@ import { FORM_NAMES, LAYOUT_NAMES, RULE_NAMES } from '../../words/en/label/label
 import { Choice } from '../shared/Choice';
 import { FigureField } from '../shared/FigureField';
 import { Line } from '../shared/Line';
+import { MoneyField } from '../shared/MoneyField';
 
 export interface Named {
   id: string;
@@ -114,6 +115,32 @@ export function PackFields({ product, plans, packaging, onChange }: FieldsProps)
         />
       )}
     </>
+  );
+}
+
+interface PriceFieldsProps extends Pick<FieldsProps, 'product' | 'onChange'> {
+  currency: string;
+}
+
+/** What a pack is sold for. */
+export function PriceFields({ product: { prices }, currency, onChange }: PriceFieldsProps) {
+  return (
+    <div className="grid grid-cols-2 items-start gap-2">
+      <MoneyField
+        label="Retail price, with tax"
+        value={prices.retail}
+        currency={currency}
+        none="None set."
+        onChange={(retail) => onChange({ prices: { ...prices, retail } })}
+      />
+      <MoneyField
+        label="Wholesale price, with tax"
+        value={prices.wholesale}
+        currency={currency}
+        none="None set."
+        onChange={(wholesale) => onChange({ prices: { ...prices, wholesale } })}
+      />
+    </div>
   );
 }
 

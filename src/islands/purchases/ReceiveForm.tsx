@@ -30,6 +30,7 @@ export function ReceiveForm({ purchaseId, line, name, isCounted, currency, came,
   const [number, setNumber] = useState('');
   const [asked, setAsked] = useState(false);
   const [price, setPrice] = useState<string | null | undefined>(undefined);
+  const [isPriced, setPriced] = useState(true);
   const [receivedOn, setReceivedOn] = useState(today());
   const [bestBefore, setBestBefore] = useState('');
   const [heldFor, setHeldFor] = useState('');
@@ -70,6 +71,7 @@ export function ReceiveForm({ purchaseId, line, name, isCounted, currency, came,
         currency={currency}
         none="Not known."
         onChange={setPrice}
+        onReadable={setPriced}
       />
       <DayField label="Came on" day={receivedOn} onDay={(day) => setReceivedOn(day || today())} />
       <DayField label="Best before" day={bestBefore} onDay={setBestBefore} />
@@ -85,7 +87,7 @@ export function ReceiveForm({ purchaseId, line, name, isCounted, currency, came,
         </p>
       )}
       <p className="flex gap-2 sm:col-span-3">
-        <button type="submit" className="btn btn-primary min-h-11" disabled={busy}>
+        <button type="submit" className="btn btn-primary min-h-11" disabled={busy || !isPriced}>
           Put it on the shelf
         </button>
         <button type="button" className="btn btn-ghost min-h-11" onClick={onClose}>

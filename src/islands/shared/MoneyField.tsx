@@ -13,6 +13,8 @@ interface Props {
   none?: string;
   className?: string;
   onChange(value: string | null): void;
+  /** Whether what stands there can be read: a form does not send the amount of before in its place. */
+  onReadable?(is: boolean): void;
 }
 
 const AMOUNT: FigureRule = { unit: '', least: 0, most: 999_999 };
@@ -25,6 +27,7 @@ export function MoneyField({
   none = 'Not reckoned.',
   className = '',
   onChange,
+  onReadable,
 }: Props) {
   const id = useId();
   const [text, setText] = useState(value ?? '');
@@ -45,6 +48,7 @@ export function MoneyField({
         setText(next);
         const read = moneyIn(next);
         if (read.value !== undefined) onChange(read.value);
+        onReadable?.(read.value !== undefined);
       }}
     >
       <span id={`${id}-says`} className={`text-xs ${said.fault === null ? 'quiet' : 'text-error'}`}>

@@ -5,8 +5,11 @@ import {
   type GoodsFault,
   type PacksThere,
   packsByPlace,
+  type Takings,
 } from '../../../core/goods/goods';
 import type { StockEntry } from '../../../core/stock/stock';
+import { minorUnitsOf } from '../../../core/units/money';
+import { showMoney } from '../../../core/units/showQuantity';
 import { counted, listed } from '../plural';
 
 /** What became of packs, as it is chosen. */
@@ -30,15 +33,19 @@ export function packsWords(places: readonly PacksThere[]): string {
   return listed(places.map(({ place, packs }) => `${packs} ${placeWords(place)}`));
 }
 
-/** “12 packed”, “3 sold, at Market box”, “6 moved from the workshop to Market box”, “3 not sold after all, …”. */
-export function actWords({ entries, isBack }: Act): string {
+/** “12 packed”, “3 sold, at Market box, for €21.00”, “6 moved from the workshop to Market box”, “3 not sold after all, …”. */
+export function actWords({ entries, isBack }: Act, currency: string, locale: string): string {
   const [first, second] = entries;
   if (!first) return '';
   const { kind, change } = first;
   const packs = Math.abs(change);
   const what = isBack ? `not ${entryWord(kind)} after all` : entryWord(kind);
   if (kind === 'made') return `${packs} ${what}`;
-  if (!second) return `${packs} ${what}, ${placeWords(first.standsAt ?? null)}`;
+  if (!second) {
+    const paid =
+      first.paid === undefined ? '' : `, for ${showMoney(minorUnitsOf(first.paid), currency, locale)}`;
+    return `${packs} ${what}, ${placeWords(first.standsAt ?? null)}${paid}`;
+  }
   const names = [first, second].map(({ standsAt = 'the workshop' }) => standsAt);
   return `${packs} ${what}, from ${names[0]} to ${names[1]}`;
 }
@@ -56,6 +63,22 @@ export function goodsInShort(entries: readonly StockEntry[]): string {
   return [became.join(', '), places.length === 0 ? none : packsWords(places)]
     .filter((text) => text !== '')
     .join('; ');
+}
+
+/** “12 packs sold for €84.00; 2 more sold, price not known.”, of several lots; empty where none was sold. */
+export function takingsWords(lots: readonly Takings[], currency: string, locale: string): string {
+  const sum = (figure: (each: Takings) => number) => lots.reduce((all, each) => all + figure(each), 0);
+  const unpriced = sum((each) => each.unpriced);
+  const priced = sum((each) => each.packs) - unpriced;
+  const minor = sum((each) => each.minor);
+  const money = `${minor < 0 ? '−' : ''}${showMoney(Math.abs(minor), currency, locale)}`;
+  const told = [
+    priced === 0 ? '' : `${counted(priced, 'pack', 'packs')} sold for ${money}`,
+    unpriced === 0
+      ? ''
+      : `${priced === 0 ? counted(unpriced, 'pack', 'packs') : `${unpriced} more`} sold, price not known`,
+  ].filter((text) => text !== '');
+  return told.length === 0 ? '' : `${told.join('; ')}.`;
 }
 
 export function explainGoodsFault(fault: GoodsFault): string {

@@ -40,12 +40,13 @@ export function labelTexts(
       ['identity', side('identity')],
     ]),
     net: netWords(parts, rules, locale),
+    jar: hasJar(rules, good) ? `${good.months} M` : null,
     back: told([
       ['ingredients', ingredientsWords(parts, rules)],
       ['directions', lines('directions')],
       ['cautions', cautions],
       ['origin', side('origin')],
-      ['good', goodWords(parts, good)],
+      ['good', hasJar(rules, good) ? '' : goodWords(parts, good)],
       ['batch', batchWords(parts)],
       ['maker', unique([maker.name, maker.address, maker.contact]).join(', ')],
     ]),
@@ -92,6 +93,11 @@ function usWords({ g, oz }: NetQuantity, locale: string): string {
   const rest = oz - pounds * OZ_PER_LB;
   const inPounds = rest < 0.005 ? `${pounds} lb` : `${pounds} lb ${showNumber(rest, 2, locale)} oz`;
   return `Net Wt ${ounces} (${inPounds}) ${g}${NO_BREAK}g`;
+}
+
+/** The EU has a symbol for it. */
+function hasJar(rules: LabelRules, good: Said['good']): boolean {
+  return good.by === 'opened' && !isUs(rules);
 }
 
 /** “Best before the end of 05/2028”; after opening “12 M after opening”. */
