@@ -55,12 +55,15 @@ export function ensureInstalled() {
   writeFileSync(mark, lock);
 }
 
+/** Here and not in a process of its own: it is needed next, and every start waits for it. */
 function databaseLoads() {
-  const { status } = spawnSync(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:')"], {
-    cwd: projectFolder,
-    stdio: 'ignore',
-  });
-  return status === 0;
+  try {
+    const Database = require('better-sqlite3');
+    new Database(':memory:').close();
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /**

@@ -3,7 +3,7 @@ import type { CheckContext } from '../../core/checks/finding';
 import { type HeatFound, heatFound } from '../../core/checks/heat/heatFound';
 import { type Review, reviewPlan } from '../../core/checks/review';
 import type { HouseRules } from '../../core/houseRules/houseRules';
-import { type LabelAsked, type SetLabel, setLabel } from '../../core/label/label';
+import type { SetLabel } from '../../core/label/label';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { KeptReadings } from '../../core/run/keptReadings';
@@ -17,16 +17,15 @@ import { faultOf } from '../../db/copies/copyFolder';
 import { NoWorkshopError } from '../../db/copies/whatItHolds';
 import { DATABASE_FILE } from '../../db/dataFolder.mjs';
 import type { CsvStyle } from '../../formats/csv';
-import { labelCodes } from '../../formats/label/labelCodes';
-import { type LabelPrint, labelPdf } from '../../formats/label/labelPdf';
+import type { LabelPrint } from '../../formats/label/labelPdf';
 import { type Imported, importShelf, shelfImportSchema } from '../importShelf';
-import { labelFont } from '../labelFont';
 import { readOpen } from '../openFormats/readOpen';
 import { writeOpen } from '../openFormats/writeOpen';
 import { tablesOf, type Workshop } from '../openWorkshop';
 import { Problem } from '../problem';
 import { parseBytes } from '../readJson';
 import { type CsvImported, type CsvSent, importCsv, type ShelfTable, shelfTable } from '../shelfCsv';
+import type { LabelInput } from './labelWork';
 
 /** A pour plan with what it tells against its plan. */
 export interface PourPlanFound {
@@ -46,10 +45,7 @@ interface Works {
   /** Why a file of a database is not whole, by the whole of what is in it; null where it is. */
   fault: { input: { path: string }; output: string | null };
   /** A label with its texts in lines. */
-  setLabel: {
-    input: { asked: Omit<LabelAsked, 'codes'>; batchCode: string | null; barcode: string | null };
-    output: SetLabel;
-  };
+  setLabel: { input: LabelInput; output: SetLabel };
   labelPdf: { input: LabelPrint; output: Uint8Array };
   /** A workshop in open formats, from a copy of its database. */
   writeOpen: { input: { path: string; to: string; at: string }; output: undefined };
@@ -73,9 +69,9 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
   shelfTable: ({ folder, of, style }) => besideOthers(folder, (workshop) => shelfTable(workshop, of, style)),
   takeCsv: ({ folder, sent }) => besideOthers(folder, (workshop) => importCsv(workshop, sent)),
   fault: ({ path }) => faultOf(path, true),
-  setLabel: ({ asked, batchCode, barcode }) =>
-    setLabel({ ...asked, codes: labelCodes(batchCode, barcode) }, labelFont().metrics),
-  labelPdf: (print) => labelPdf(print, labelFont()),
+  // Fonts, PDF and bar codes are read by who prints a label, and not by every server and thread that starts.
+  setLabel: async (input) => (await import('./labelWork')).setWithCodes(input),
+  labelPdf: async (print) => (await import('./labelWork')).printLabels(print),
   writeOpen: async ({ path, to, at }) => {
     await writeOpen(path, to, at);
     return undefined;
