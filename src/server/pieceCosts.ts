@@ -4,45 +4,45 @@ import type { Sheet } from '../core/plan/sheet';
 import { needOf } from '../core/stock/need';
 import { runCost } from './costs';
 import type { Workshop } from './openWorkshop';
-import { type SoldPart, soldParts } from './soldParts';
+import { plannedSheet, type SoldPart } from './soldParts';
 
 const NONE: ReadonlySet<string> = new Set();
 
 /**
  * What a piece of a plan costs: as its run really did, or as planned from the lots of now. Hands of what was never made are not
  * known, where the house reckons them.
- *
- * @param within plans that it is set into, so that a circle ends
  */
-export function pieceCost(
-  workshop: Workshop,
-  { planId, run, sheet }: Pick<SoldPart, 'planId' | 'run' | 'sheet'>,
-  within: ReadonlySet<string> = NONE,
-): Bounds {
+export function pieceCost(workshop: Workshop, { planId, run, sheet }: SoldPart): Bounds {
   if (run) return runCost(workshop, run).real.perPiece ?? UNKNOWN;
   if (!sheet) return UNKNOWN;
   const rules = workshop.rules();
-  const made = costsOfMade(workshop, madeIn(sheet), new Set([...within, planId]));
-  const { perPiece } = costOf(
-    [
-      ...plannedLines(needOf(sheet), workshop.lots.stock(), (id) => partOf(sheet, id), made),
-      ...houseLines({ ...rules, handsPerHour: null }, 0),
-    ],
-    sheet.pieces,
-  );
-  return perPiece ? sumOfBounds([perPiece, rules.handsPerHour === null ? NOTHING : UNKNOWN]) : UNKNOWN;
+  const house = costOf(houseLines({ ...rules, handsPerHour: null }, 0), sheet.pieces).perPiece ?? UNKNOWN;
+  const hands = rules.handsPerHour === null ? NOTHING : UNKNOWN;
+  return sumOfBounds([materialsOf(workshop, planId, sheet, NONE), house, hands]);
 }
 
-/** What a piece of each of some plans costs, by plan: the last finished run of each, or as it is planned. */
+/**
+ * What the materials of a piece of each of some plans cost, by plan, as it is planned from the lots of now. Hands and the share of
+ * the house stay with the batch that makes it, as they do when some are kept to be set in.
+ */
 export function costsOfMade(
   workshop: Workshop,
   planIds: readonly string[],
   within: ReadonlySet<string> = NONE,
 ): ReadonlyMap<string, Bounds> {
-  const parts = planIds.filter((id) => !within.has(id)).map((planId) => ({ planId, pieces: 1 }));
   return new Map(
-    soldParts(workshop, { parts }, []).map((part) => [part.planId, pieceCost(workshop, part, within)]),
+    planIds.map((id) => {
+      const sheet = within.has(id) ? null : plannedSheet(workshop, id);
+      return [id, sheet ? materialsOf(workshop, id, sheet, within) : UNKNOWN];
+    }),
   );
+}
+
+/** @param within plans that it is set into, so that a circle ends */
+function materialsOf(workshop: Workshop, planId: string, sheet: Sheet, within: ReadonlySet<string>): Bounds {
+  const made = costsOfMade(workshop, madeIn(sheet), new Set([...within, planId]));
+  const lines = plannedLines(needOf(sheet), workshop.lots.stock(), (id) => partOf(sheet, id), made);
+  return costOf(lines, sheet.pieces).perPiece ?? UNKNOWN;
 }
 
 /** The plans whose pieces a sheet sets in. */

@@ -22,11 +22,7 @@ export interface SoldPart {
  *
  * @param runIds that were chosen; of a plan without one, its last finished run
  */
-export function soldParts(
-  workshop: Workshop,
-  { parts }: Pick<Product, 'parts'>,
-  runIds: readonly string[],
-): SoldPart[] {
+export function soldParts(workshop: Workshop, { parts }: Product, runIds: readonly string[]): SoldPart[] {
   const { runs, plans } = workshop;
   const chosen = runIds.flatMap((id) => orNull(() => runs.find(id)) ?? []);
   return parts.map(({ planId, pieces }) => {
@@ -35,14 +31,20 @@ export function soldParts(
     if (run && progress(run).ended?.kind === 'finished')
       return { planId, planName: run.snapshot.sheet.planName, pieces, run, sheet: run.snapshot.sheet };
     const stored = plans.newest(planId);
-    const plan = stored?.success ? stored.data.plan : null;
-    const made = plan && orNull(() => makeSheet(planFileOf(workshop, plan)));
     return {
       planId,
-      planName: plan?.name ?? planId,
+      planName: stored?.success ? stored.data.plan.name : planId,
       pieces,
       run: null,
-      sheet: made?.success ? made.data : null,
+      sheet: plannedSheet(workshop, planId),
     };
   });
+}
+
+/** As a plan comes to now; null where it comes to none. */
+export function plannedSheet(workshop: Workshop, planId: string): Sheet | null {
+  const stored = workshop.plans.newest(planId);
+  const plan = stored?.success ? stored.data.plan : null;
+  const made = plan && orNull(() => makeSheet(planFileOf(workshop, plan)));
+  return made?.success ? made.data : null;
 }

@@ -7,11 +7,12 @@ import { saveHouseRules } from '../../src/server/houseRules';
 import { importPlan } from '../../src/server/importPlan';
 import { packCost } from '../../src/server/packCosts';
 import { costsOfMade } from '../../src/server/pieceCosts';
+import { planFileOf } from '../../src/server/planFile';
 import { createPlan, savePlan } from '../../src/server/plans';
 import { findRun, recordEvent } from '../../src/server/runs';
 import { addLot } from '../../src/server/stock';
 import type { Workshop } from '../../src/server/workshop';
-import { BOX, fragrance, isClose, mold, pieces, planFile } from '../support/planFiles';
+import { BOX, fragrance, isClose, mold, pieces, planFile, sheetOf } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
 import { workshopWith } from '../support/workshops';
 
@@ -92,7 +93,7 @@ const SMALL = mold({
   shape: { kind: 'box', lengthMm: 25, widthMm: 20, depthMm: 10, draftDeg: 0, cornerMm: 0 },
 });
 
-test('pieces that another plan makes cost what that is planned to, and what its last run did; a circle ends', async () => {
+test('pieces that another plan makes cost what that is planned to, and hands stay with that; a circle ends', async () => {
   const { workshop, stored: cube } = workshopWith(planFile([{}], { name: 'Cube', pieces: 6 }, SMALL));
   importPlan(workshop, planFile([{}], {}, BOX));
   bought(workshop, 'base-1', '100', 10_000, null);
@@ -106,14 +107,19 @@ test('pieces that another plan makes cost what that is planned to, and what its 
   const costOfBar = () => certainMinor(packCost(workshop, product, []).total);
   const cubeMinor = () =>
     certainMinor(costsOfMade(workshop, [cube.id]).get(cube.id) ?? { leastMinor: 0, mostMinor: null });
-  // Base of 0.01 a gram is 100 in ten-thousandths: a cube is all base, a bar is base round a cube.
-  const planned = cubeMinor() ?? 0;
-  const bare = (costOfBar() ?? 0) - planned;
-  assert.ok(planned > 0 && bare > planned, `${planned} ${bare}`);
-  // Two of six are bad, and the others carry them.
+  // All base, of 0.01 a gram.
+  const sheet = sheetOf(planFileOf(workshop, cube.plan));
+  const planned = (sheet.totals.baseG / sheet.pieces) * 100;
+  assert.ok(isClose(cubeMinor() ?? 0, planned));
+  const whole = costOfBar() ?? 0;
+  const around = sheetOf(planFileOf(workshop, bar.plan));
+  assert.ok(isClose(whole, (around.totals.baseG / around.pieces) * 100 + planned));
+  // Hands and the house stay with the batch of cubes: what is made of it costs the same when they are reckoned.
+  const rules = workshop.houseRules.read();
+  saveHouseRules(workshop, { ...rules.item, fixedPerMonth: '80', batchesPerMonth: 8 }, rules.revision);
   await makeInWorkshop(workshop, cube.id, { goodPieces: 4 });
-  assert.ok(isClose(cubeMinor() ?? 0, (planned * 6) / 4, 1e-2));
-  assert.ok(isClose(costOfBar() ?? 0, bare + (cubeMinor() ?? 0), 1e-6));
+  assert.ok(isClose(cubeMinor() ?? 0, planned));
+  assert.ok(isClose(costOfBar() ?? 0, whole + 100_000 / around.pieces));
   savePlan(workshop, bar.id, within(bar.id), bar.revision);
   assert.equal(costsOfMade(workshop, [bar.id, 'gone']).get('gone')?.mostMinor, null);
 });

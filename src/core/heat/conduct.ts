@@ -127,6 +127,13 @@ const HELD = 2;
 const MELTING = 3;
 const MOLTEN = 4;
 
+/** @param was the liquid share at the start of the step */
+function lineAt(setting: number, melting: number, was: number): number {
+  if (setting < was) return setting > 0 ? SETTING : SET;
+  if (melting > was) return melting < 1 ? MELTING : MOLTEN;
+  return HELD;
+}
+
 function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspace {
   const count = tempC.length;
   const array = (figure: (at: number) => number) => {
@@ -199,7 +206,7 @@ function solveStep(stack: Stack, work: Workspace, ends: Ends, stepS: number): nu
 
 /**
  * What each cell is short of by the temperatures of this turn, and how much a kelvin changes of it: three diagonals, of which
- * the lower one is taken out on the way up (L. H. Thomas, 1949). One loop, with nothing called in it: most of a pour plan's
+ * the lower one is taken out on the way up (L. H. Thomas, 1949). One loop: most of a pour plan's
  * time is spent here.
  */
 function eliminate(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, perS: number) {
@@ -229,15 +236,10 @@ function eliminate(stack: Stack, work: Workspace, { bottom, top, roomC }: Ends, 
       const perRange = inverseRange[at] ?? 0;
       const setting = (now - (solidus[at] ?? 0)) * perRange;
       const melting = setting - (hysteresis[at] ?? 0) * perRange;
-      let on = HELD;
-      if (setting < was) {
-        on = setting > 0 ? SETTING : SET;
-        gained += melts * ((on === SETTING ? setting : 0) - was);
-      } else if (melting > was) {
-        on = melting < 1 ? MELTING : MOLTEN;
-        gained += melts * ((on === MELTING ? melting : 1) - was);
-      }
+      const on = lineAt(setting, melting, was);
       if (on === SETTING || on === MELTING) perK += melts * perRange;
+      if (setting < was) gained += melts * ((on === SETTING ? setting : 0) - was);
+      else if (melting > was) gained += melts * ((on === MELTING ? melting : 1) - was);
       line[at] = on;
     }
     const beside = side[at] ?? 0;
@@ -316,11 +318,7 @@ function correct(work: Workspace, share: number): number {
       const perRange = inverseRange[at] ?? 0;
       const setting = (toC - (solidus[at] ?? 0)) * perRange;
       const melting = setting - (hysteresis[at] ?? 0) * perRange;
-      const was = liquid[at] ?? 0;
-      let on = HELD;
-      if (setting < was) on = setting > 0 ? SETTING : SET;
-      else if (melting > was) on = melting < 1 ? MELTING : MOLTEN;
-      if (on !== line[at]) {
+      if (lineAt(setting, melting, liquid[at] ?? 0) !== line[at]) {
         isBent = true;
         toC = toNextBend(work, at, fromC, toC);
       }
@@ -357,12 +355,11 @@ const PAST_K = 1e-9;
 
 /** Over the bends of a cell's heat Newton would step to and fro; so a turn goes no further than the next one. */
 function toNextBend(
-  { latent, solidus, liquidus, hysteresis, liquid }: Workspace,
+  { solidus, liquidus, hysteresis, liquid }: Workspace,
   at: number,
   fromC: number,
   toC: number,
 ): number {
-  if (latent[at] === 0) return toC;
   const low = solidus[at] ?? 0;
   const high = liquidus[at] ?? 1;
   const late = hysteresis[at] ?? 0;

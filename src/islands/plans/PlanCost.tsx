@@ -74,8 +74,8 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
       </dl>
       {toMake.length > 0 && (
         <p className="text-warning">
-          {listed(toMake)} {toMake.length === 1 ? 'is' : 'are'} made by another plan, and counted as that is
-          planned: the cost is known for certain once some were made.
+          {listed(toMake)} {toMake.length === 1 ? 'is' : 'are'} made by another plan, whose materials are not
+          all priced.
         </p>
       )}
       {missing.length > 0 && (

@@ -95,6 +95,7 @@ export function GoodsEditForm(props: Props) {
         value={kind}
         onChange={(next) => {
           setKind(next as GoodsEdit['kind']);
+          setPaid(undefined);
           setPaidRead(true);
         }}
       >
@@ -135,6 +136,7 @@ export function GoodsEditForm(props: Props) {
       )}
       {(kind === 'sold' || kind === 'returned') && (
         <MoneyField
+          key={kind}
           label={kind === 'sold' ? 'Paid for all of them' : 'Paid back for all of them'}
           className="w-44"
           value={paid}
