@@ -1,7 +1,7 @@
 import { type Bounds, NOTHING, sumOfBounds, UNKNOWN } from '../core/cost/bounds';
 import { costOf, houseLines, partOf, plannedLines } from '../core/cost/cost';
 import type { Sheet } from '../core/plan/sheet';
-import { needOf } from '../core/stock/need';
+import { needOf, plansMade } from '../core/stock/need';
 import { runCost } from './costs';
 import type { Workshop } from './openWorkshop';
 import { plannedSheet, type SoldPart } from './soldParts';
@@ -40,12 +40,8 @@ export function costsOfMade(
 
 /** @param within plans that it is set into, so that a circle ends */
 function materialsOf(workshop: Workshop, planId: string, sheet: Sheet, within: ReadonlySet<string>): Bounds {
-  const made = costsOfMade(workshop, madeIn(sheet), new Set([...within, planId]));
-  const lines = plannedLines(needOf(sheet), workshop.lots.stock(), (id) => partOf(sheet, id), made);
+  const needs = needOf(sheet);
+  const made = costsOfMade(workshop, plansMade(needs), new Set([...within, planId]));
+  const lines = plannedLines(needs, workshop.lots.stock(), (id) => partOf(sheet, id), made);
   return costOf(lines, sheet.pieces).perPiece ?? UNKNOWN;
-}
-
-/** The plans whose pieces a sheet sets in. */
-export function madeIn(sheet: Sheet): string[] {
-  return needOf(sheet).flatMap(({ materialId, isMade }) => (isMade ? materialId : []));
 }

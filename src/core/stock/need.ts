@@ -41,6 +41,11 @@ export function needOf(sheet: Sheet): Need[] {
   return [...needs.values()].filter(({ amount }) => amount > 0);
 }
 
+/** The plans whose pieces are needed. */
+export function plansMade(needs: readonly Need[]): string[] {
+  return needs.flatMap(({ materialId, isMade }) => (isMade ? materialId : []));
+}
+
 /** What wrapping so many pieces takes off the shelf. */
 export function needOfPacked(packed: SheetPacked, pieces: number): Need {
   const { materialId, name } = packed;

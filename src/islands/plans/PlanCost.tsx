@@ -6,7 +6,7 @@ import { pricesOf } from '../../core/cost/price';
 import type { Sheet } from '../../core/plan/sheet';
 import type { ScheduledTask } from '../../core/schedule/scheduledTask';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
-import { needOf } from '../../core/stock/need';
+import { needOf, plansMade } from '../../core/stock/need';
 import { amountWords, boundsWords, COST_PART_NAMES } from '../../words/en/cost/costWords';
 import { counted, listed } from '../../words/en/plural';
 import { PriceRow } from '../shared/PriceRow';
@@ -28,7 +28,7 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
   const { currency, pricing } = rules;
   const money = (bounds: Bounds) => boundsWords(bounds, currency, showing.locale);
   const needs = useMemo(() => needOf(sheet), [sheet]);
-  const planIds = needs.flatMap(({ materialId, isMade }) => (isMade ? materialId : []));
+  const planIds = plansMade(needs);
   const { answer } = useAsked<[planId: string, Bounds][]>(planIds.length === 0 ? null : '/api/made-costs', {
     planIds,
   });
