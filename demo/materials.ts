@@ -8,6 +8,7 @@ import type { Material } from '../src/core/materials/material';
 import type { Packaging } from '../src/core/materials/packaging';
 import type { Scrap } from '../src/core/materials/scrap';
 import {
+  NOTHING_KNOWN,
   unknownAdditive,
   unknownBase,
   unknownColorant,
@@ -64,23 +65,21 @@ const dispersant = (id: string, name: string, facts: Partial<Dispersant>): Dispe
   ...facts,
 });
 const blend = (id: string, name: string, members: [string, number][], note: string): Blend => ({
-  ...common,
+  ...{ ...NOTHING_KNOWN, ...common },
   id,
   kind: 'blend',
   name,
   note,
-  inci: null,
   origins: [],
   members: members.map(([materialId, parts]) => ({ materialId, parts })),
   readings: [],
 });
 const scrap = (id: string, name: string, colour: string, note: string): Scrap => ({
-  ...common,
+  ...{ ...NOTHING_KNOWN, ...common },
   id,
   kind: 'scrap',
   name,
   note,
-  inci: null,
   origins: [],
   holds: null,
   melts: 1,
@@ -125,6 +124,7 @@ export const MATERIALS: readonly Material[] = [
     baseKind: 'syndet',
     look: 'white',
     inci: ['Sodium Cocoyl Isethionate', 'Glycerin', 'Aqua', 'Stearic Acid', 'Cetearyl Alcohol'],
+    inciShares: [{ name: 'Sodium Cocoyl Isethionate', ofMaterial: 0.42 }],
     meltsC: 52,
     thickensC: 46,
     hardensH: 36,

@@ -19,10 +19,11 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
         },
       ],
       rules: 'eu-cosmetic',
+      allergenList: '2023-1545',
       good: { by: 'date', months: 18 },
       barcode: null,
       prices: { retail: '6.5', wholesale: '4.2' },
-      label: { layout: 'sticker', widthMm: 96, heightMm: 54, faceMm2: null, hasQr: true },
+      label: { layout: 'sticker', widthMm: 96, heightMm: 54, faceMm2: null, hasQr: true, hasLayers: true },
     },
     {
       id: 'pebble-bag',
@@ -40,10 +41,11 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
         },
       ],
       rules: 'eu-cosmetic',
+      allergenList: '2023-1545',
       good: { by: 'date', months: 12 },
       barcode: null,
       prices: { retail: '7.5', wholesale: '5' },
-      label: { layout: 'tag', widthMm: 55, heightMm: 90, faceMm2: null, hasQr: false },
+      label: { layout: 'tag', widthMm: 55, heightMm: 90, faceMm2: null, hasQr: false, hasLayers: true },
     },
     {
       id: 'head-bar',
@@ -61,10 +63,11 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
         },
       ],
       rules: 'eu-cosmetic',
+      allergenList: '2023-1545',
       good: { by: 'date', months: 18 },
       barcode: null,
       prices: { retail: '8.9', wholesale: null },
-      label: { layout: 'band', widthMm: 210, heightMm: 40, faceMm2: null, hasQr: false },
+      label: { layout: 'band', widthMm: 210, heightMm: 40, faceMm2: null, hasQr: false, hasLayers: true },
     },
   ];
 }

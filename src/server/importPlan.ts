@@ -1,4 +1,5 @@
 import type { Material } from '../core/materials/material';
+import { NOTHING_KNOWN } from '../core/materials/unknownMaterial';
 import type { Mold } from '../core/molds/mold';
 import { hasMold, NO_MOLD_ID } from '../core/molds/noMold';
 import type { EmbedSource, MadePiece } from '../core/plan/embed';
@@ -103,14 +104,10 @@ function piecesFor(workshop: Workshop, made: readonly MadePiece[]): ReadonlyMap<
     const [here] = workshop.plans.versions(planId);
     if (here?.plan.name === name) continue;
     const piece: Material = {
+      ...NOTHING_KNOWN,
       kind: 'piece',
       id: planId,
       name,
-      note: '',
-      inci: null,
-      origins: null,
-      lowStock: null,
-      archived: false,
       pieceG,
       pieceMl,
       heightMm,

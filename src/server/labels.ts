@@ -3,6 +3,7 @@ import { declarable } from '../core/inspection/netWeight';
 import type { LabelPart } from '../core/label/label';
 import { isStop, type LabelFault, labelFaults, type WholeLabel } from '../core/label/labelFaults';
 import { isUs } from '../core/label/labelRules';
+import { layersOf } from '../core/label/layerStripe';
 import type { Sheet } from '../core/plan/sheet';
 import type { Product } from '../core/product/product';
 import { logEntry } from '../core/run/logEntry';
@@ -28,7 +29,7 @@ export async function labelOf(
   const rules = workshop.rules();
   const parts = soldParts(workshop, product, runIds).map((part) => labelPart(workshop, product, part));
   const codes = [...new Set(parts.flatMap(({ run }) => run?.code ?? []))];
-  const { layout, widthMm, heightMm, faceMm2, hasQr } = product.label;
+  const { layout, widthMm, heightMm, faceMm2, hasQr, hasLayers } = product.label;
   const set = await compute('setLabel', {
     asked: {
       rules: product.rules,
@@ -36,33 +37,40 @@ export async function labelOf(
       faceMm2,
       netG: parts.reduce((sum, { netG, pieces }) => sum + (netG ?? 0) * pieces, 0),
       texts: labelTexts(product, parts, rules.maker, locale),
+      layers: hasLayers ? parts.map(({ layers }) => layers) : [],
     },
     batchCode: hasQr && codes.length === 1 ? (codes[0] ?? null) : null,
     barcode: product.barcode,
   });
-  const faults: LabelFault[] = [...labelFaults(product, parts, rules.maker), ...set.faults];
+  const faults: LabelFault[] = [
+    ...labelFaults(product, parts, rules.maker, new Date().toISOString().slice(0, 10)),
+    ...set.faults,
+  ];
   return { parts, set, faults, isWhole: !faults.some(isStop) };
 }
 
 function labelPart(
   workshop: Workshop,
-  { rules }: Product,
+  { rules, allergenList }: Product,
   { planId, planName, pieces, run, sheet }: SoldPart,
 ): LabelPart {
-  const common = { planId, planName, pieces, isSoap: sheet === null || isSoap(sheet) };
+  const common = {
+    ...{ planId, planName, pieces, isSoap: sheet === null || isSoap(sheet) },
+    layers: sheet ? layersOf(sheet) : [],
+  };
   if (run)
     return {
       ...common,
       run: { id: run.id, code: run.code, madeAt: logEntry(run).finishedAt },
       netG: netOfRun(run, rules),
-      ingredients: ingredientsOfRun(workshop, run),
+      ingredients: ingredientsOfRun(workshop, run, allergenList),
     };
   return {
     ...common,
     run: null,
     // What it weighs is planned, and nobody has weighed it.
     netG: sheet && Math.floor(sheet.totals.pieceG + 1e-9),
-    ingredients: sheet && ingredientsOfPlan(workshop, sheet),
+    ingredients: sheet && ingredientsOfPlan(workshop, sheet, allergenList),
   };
 }
 

@@ -1,6 +1,7 @@
 import { pourTint } from '../core/colour/pourTint';
 import type { Material } from '../core/materials/material';
 import { type Held, mixed, type Scrap, unmixed } from '../core/materials/scrap';
+import { NOTHING_KNOWN } from '../core/materials/unknownMaterial';
 import type { Aside } from '../core/pieces/aside';
 import { batchLotNumber } from '../core/run/batchCode';
 import { contentOfRun } from '../core/run/contentOfRun';
@@ -132,8 +133,7 @@ function intoJar(
   const own = pours.filter((_, index) => pourIndexes.length === 0 || pourIndexes.includes(index));
   const [most] = own.toSorted((a, b) => b.intoMoldG - a.intoMoldG);
   const scrap: Material = {
-    ...{ kind: 'scrap', id: newId(), name, note: '', inci: null, origins: null, lowStock: null },
-    archived: false,
+    ...{ ...NOTHING_KNOWN, kind: 'scrap', id: newId(), name },
     densityGPerMl: most ? Number((most.jugG / most.jugVolumeMl).toFixed(4)) : null,
     colour: most ? pourTint(most).hex : null,
     holds,
@@ -167,13 +167,11 @@ function keepPieces(
   else
     materials.insert(
       {
-        ...{
-          kind: 'piece',
-          id: run.planId,
-          name: sheet.planName.replaceAll(';', ',').slice(0, 80),
-          note: '',
-        },
-        ...{ inci: null, origins: null, lowStock: null, archived: false, pieceG, pieceMl, heightMm: null },
+        ...NOTHING_KNOWN,
+        kind: 'piece',
+        id: run.planId,
+        name: sheet.planName.replaceAll(';', ',').slice(0, 80),
+        ...{ pieceG, pieceMl, heightMm: null },
       },
       now(),
     );

@@ -7,6 +7,8 @@ export type HandName = (typeof HANDS)[number];
 export interface Hand {
   page: Page;
   press(what: Locator): Promise<void>;
+  /** Twice at once, as by mistake. */
+  pressTwice(what: Locator): Promise<void>;
   write(into: Locator, text: string): Promise<void>;
   /** The option whose name begins so. */
   choose(from: Locator, name: string): Promise<void>;
@@ -27,6 +29,7 @@ function finger(page: Page): Hand {
   return {
     page,
     press: (what) => what.tap(),
+    pressTwice: (what) => what.dblclick(),
     write: (into, text) => into.fill(text),
     async choose(from, wanted) {
       const option = from
@@ -47,6 +50,12 @@ function keyboard(page: Page): Hand {
       await what.focus();
       const isBox = (await what.getAttribute('type')) === 'checkbox';
       await page.keyboard.press(isBox ? 'Space' : 'Enter');
+    },
+    async pressTwice(what) {
+      await expect(what).toBeEnabled();
+      await what.focus();
+      await page.keyboard.press('Enter');
+      await page.keyboard.press('Enter');
     },
     async write(into, text) {
       await into.focus();

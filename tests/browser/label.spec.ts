@@ -1,12 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import type { Run } from '../../src/core/run/run';
 import { additive, base, blend, fragrance, planFile } from '../support/planFiles';
-import { nextEvent } from '../support/runs';
 import { looksRight } from './looksRight';
 import { test } from './ownServer';
-import { bought, given, sheetOfPlan } from './workshop';
+import { bought, given, made, sent, sheetOfPlan } from './workshop';
 
 const POINTS_PER_MM = 72 / 25.4;
 
@@ -84,17 +82,8 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
   ).json();
   for (const { id: material } of file.materials) await bought(request, material, '50', 5000);
   await bought(request, box.id, '20', 20);
-  let run: Run = await (
-    await request.post('/api/runs', { data: { id: crypto.randomUUID(), planId: id } })
-  ).json();
-  const send = async (event: unknown) => {
-    const data = { eventId: crypto.randomUUID(), event };
-    const answer = await request.post(`/api/runs/${run.id}/events`, { data });
-    expect(answer.ok(), JSON.stringify(await answer.json())).toBe(true);
-    run = await answer.json();
-  };
-  for (let event = nextEvent(run); event; event = nextEvent(run)) await send(event);
-  await send({ kind: 'finished', verdict: 'good', goodPieces: 6, note: '' });
+  const run = await made(request, id);
+  await sent(request, run.id, { kind: 'finished', verdict: 'good', goodPieces: 6, note: '' });
 
   await page.goto(`/log/${run.id}`);
   await page.getByRole('link', { name: 'Make a label' }).click();
@@ -108,7 +97,7 @@ test('a mixed bar gets its label from the batch, as PDF and on stickers from the
   await page.getByRole('textbox', { name: 'What it is' }).fill('Soap with clay');
   await expect(lacks).not.toContainText('Say what it is');
 
-  await send({
+  await sent(request, run.id, {
     kind: 'inspected',
     ...{ inspectionId: 'look', round: 0, faults: [], note: '', againAfterDays: null },
     pieces: { good: 6, second: 0, scrap: 0, remelt: 0 },

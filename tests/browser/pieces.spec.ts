@@ -1,41 +1,7 @@
-import { type APIRequestContext, expect, test } from '@playwright/test';
-import type { Run, RunEvent } from '../../src/core/run/run';
+import { expect, test } from '@playwright/test';
+import type { Run } from '../../src/core/run/run';
 import { fragrance } from '../support/planFiles';
-import { nextEvent } from '../support/runs';
-import { given, ownFile } from './workshop';
-
-/** Makes a plan until a task is in hand; to its end where none is named. */
-async function made(
-  request: APIRequestContext,
-  planId: string,
-  until?: string,
-  at = new Date(),
-): Promise<Run> {
-  const runId = crypto.randomUUID();
-  const started = await request.post('/api/runs', { data: { id: runId, planId } });
-  expect(started.status()).toBe(201);
-  let run: Run = await started.json();
-  for (
-    let event = nextEvent(run);
-    event && !('taskId' in event && event.taskId === until);
-    event = nextEvent(run)
-  )
-    run = await sent(request, runId, event, at);
-  return run;
-}
-
-async function sent(
-  request: APIRequestContext,
-  runId: string,
-  event: RunEvent,
-  at = new Date(),
-): Promise<Run> {
-  const answer = await request.post(`/api/runs/${runId}/events`, {
-    data: { eventId: crypto.randomUUID(), event, occurredAt: at.toISOString() },
-  });
-  expect(answer.status()).toBeLessThan(300);
-  return answer.json();
-}
+import { given, made, ownFile, sent } from './workshop';
 
 test('a loaf of the day before is cut, its ends go into two jars, are melted again with what they hold, and a lot is recalled through them', async ({
   page,

@@ -2,7 +2,9 @@ import { type APIRequestContext, expect, type Page } from '@playwright/test';
 import type { DosedMaterial } from '../../src/core/materials/material';
 import type { PlanFile } from '../../src/core/plan/plan';
 import type { Sheet } from '../../src/core/plan/sheet';
+import type { Run, RunEvent } from '../../src/core/run/run';
 import { base, fragrance, mold, planFile } from '../support/planFiles';
+import { nextEvent } from '../support/runs';
 
 let counted = 0;
 
@@ -77,6 +79,40 @@ export async function copyOf(request: APIRequestContext, name: string): Promise<
   const copy = await request.post(`/api/plans/${found.id}/duplicate`);
   expect(copy.status()).toBe(201);
   return (await copy.json()).id;
+}
+
+/** Makes a plan until a task is in hand; to its end where none is named. */
+export async function made(
+  request: APIRequestContext,
+  planId: string,
+  until?: string,
+  at = new Date(),
+): Promise<Run> {
+  const runId = crypto.randomUUID();
+  const started = await request.post('/api/runs', { data: { id: runId, planId } });
+  expect(started.status()).toBe(201);
+  let run: Run = await started.json();
+  for (
+    let event = nextEvent(run);
+    event && !('taskId' in event && event.taskId === until);
+    event = nextEvent(run)
+  )
+    run = await sent(request, runId, event, at);
+  return run;
+}
+
+/** Tells the workshop what happened in a run; the run with it. */
+export async function sent(
+  request: APIRequestContext,
+  runId: string,
+  event: RunEvent,
+  at = new Date(),
+): Promise<Run> {
+  const answer = await request.post(`/api/runs/${runId}/events`, {
+    data: { eventId: crypto.randomUUID(), event, occurredAt: at.toISOString() },
+  });
+  expect(answer.status()).toBeLessThan(300);
+  return answer.json();
 }
 
 export function doseField(page: Page, name: string | undefined) {

@@ -239,6 +239,7 @@ test('hostile values at every field of every record: a clear answer, never a 500
     'holds',
     'melts',
     'maxByUse',
+    'inciShares',
     'spritz',
     'batchCode',
     'handsPerHour',

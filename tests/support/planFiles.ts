@@ -8,6 +8,7 @@ import type { DoseableMaterial, Material } from '../../src/core/materials/materi
 import type { Piece } from '../../src/core/materials/piece';
 import type { Scrap } from '../../src/core/materials/scrap';
 import {
+  NOTHING_KNOWN,
   unknownAdditive,
   unknownBase,
   unknownColorant,
@@ -32,7 +33,7 @@ import { type PourSize, parsePourSize } from '../../src/core/plan/pourSize';
 import type { PourWay } from '../../src/core/plan/pourWay';
 import type { Sheet } from '../../src/core/plan/sheet';
 
-const common = { note: '', inci: null, origins: [], lowStock: null, archived: false };
+const common = { ...NOTHING_KNOWN, origins: [] };
 const released = { origins: [], skin: 'released' as const };
 
 /** Records that only a check uses; every field can be set. */

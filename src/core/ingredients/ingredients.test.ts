@@ -10,7 +10,8 @@ import {
   scrap,
   sheetOf,
 } from '../../../tests/support/planFiles';
-import { inciKey } from './inciName';
+import { onNoList } from '../materials/allergenNames';
+import { inciKey } from '../materials/inciName';
 import { ingredientsOf } from './ingredients';
 import { packsOf } from './packsOf';
 
@@ -64,7 +65,7 @@ test('packs are merged by weight: what is certain stands so, what may change pla
     [false, false, true],
   );
   assert.ok(of('Secret')?.isUnlisted && of('Mica')?.isColorant);
-  assert.deepEqual(ingredientsOf([]), { list: [], unlisted: [], contradicted: [] });
+  assert.deepEqual(ingredientsOf([]), { list: [], unlisted: [], contradicted: [], allergensUnknown: [] });
 });
 
 test('a list that contradicts what is known of it is told, and stands by its order alone', () => {
@@ -88,9 +89,12 @@ test('what is in a bar: bases and additions by their lists, scents as one Parfum
     allergens: [
       { name: 'Linalool', ofMaterial: 0.1 },
       { name: 'Citral', ofMaterial: 0.0005 },
+      { name: 'Linalyl  acetate', ofMaterial: 0.02 },
+      { name: 'Limonen', ofMaterial: 0.02 },
     ],
   });
   const own = base({ inci: ['Glycerin', 'Aqua'] });
+  const told = base({ ...own, inciShares: [{ name: 'WATER', ofMaterial: 0.3 }] });
   const oil = additive({ id: 'oil', role: 'oil', inci: ['Prunus Amygdalus Dulcis Oil'] });
   const jar = scrap({
     holds: [
@@ -110,7 +114,33 @@ test('what is in a bar: bases and additions by their lists, scents as one Parfum
   assert.ok(isClose(of('Parfum')?.least ?? 0, 2 / 102, 1e-6));
   assert.ok(isClose(of('Linalool')?.most ?? 0, 0.2 / 102, 1e-6));
   assert.equal(of('Citral'), undefined);
+  // Named since the longer list; what is on neither is named by both, and told as such where it is typed.
+  const named = (from: Parameters<typeof packsOf>[3]) =>
+    packsOf(sheet, { tasks: [] }, () => oil, from)
+      ?.filter((pack) => pack.isWithin)
+      .map(({ name }) => name);
+  assert.deepEqual(named('2023-1545'), ['Linalool', 'Linalyl  acetate', 'Limonen']);
+  assert.deepEqual(named('before'), ['Linalool', 'Limonen']);
+  assert.deepEqual(onNoList(scent.allergens?.map(({ name }) => name) ?? []), ['Limonen']);
+  assert.deepEqual(ingredientsOf(packs).allergensUnknown, []);
   assert.ok(isClose((of('Glycerin')?.least ?? 0) * 2, 97.5 / 102, 1e-6));
+  const shares = packsOf(sheetOf(planFile([{ base: told }])), { tasks: [] }, () => null);
+  assert.deepEqual(
+    ingredientsOf(shares ?? []).list.map(({ name, least, most }) => [
+      name,
+      least.toFixed(6),
+      most.toFixed(6),
+    ]),
+    [
+      ['Glycerin', '0.700000', '0.700000'],
+      ['Aqua', '0.300000', '0.300000'],
+    ],
+  );
+  // What is typed of a pack later holds for what was made of it; what was typed then stands.
+  const later = packsOf(sheetOf(planFile([{ base: base() }])), { tasks: [] }, () => told);
+  assert.deepEqual(later?.[0]?.inci, ['Glycerin', 'Aqua']);
+  const before = packsOf(sheetOf(planFile([{ base: told }])), { tasks: [] }, () => base({ inci: ['Other'] }));
+  assert.deepEqual(before?.[0]?.inci, ['Glycerin', 'Aqua']);
   const unknown = sheetOf({
     ...file,
     plan: { ...file.plan, pours },

@@ -1,4 +1,4 @@
-import { inciKey } from './inciName';
+import { inciKey } from '../materials/inciName';
 import { mostOfPack, ONE_PERCENT, type PackOrder } from './packOrder';
 
 /** Something that went in, with what its pack says is in it. */
@@ -13,6 +13,8 @@ export interface Pack {
   isColorant?: boolean;
   /** It is named beside a pack that it is in, and its mass counts there. */
   isWithin?: boolean;
+  /** A scent of which nobody has told the allergens. */
+  allergensUnknown?: boolean;
 }
 
 /** An ingredient of the whole, with what can be said of how much of it there is. */
@@ -37,6 +39,8 @@ export interface Ingredients {
   unlisted: string[];
   /** Packs whose list contradicts what is known of them. */
   contradicted: string[];
+  /** Scents of which nobody has told the allergens. */
+  allergensUnknown: string[];
 }
 
 interface Read extends PackOrder {
@@ -54,7 +58,7 @@ const CLOSE = 1e-9;
  */
 export function ingredientsOf(packs: readonly Pack[]): Ingredients {
   const wholeG = packs.reduce((sum, { massG, isWithin }) => (isWithin ? sum : sum + massG), 0);
-  if (!(wholeG > 0)) return { list: [], unlisted: [], contradicted: [] };
+  if (!(wholeG > 0)) return { list: [], unlisted: [], contradicted: [], allergensUnknown: [] };
   const names = new Map<string, { name: string; isColorant: boolean; isUnlisted: boolean }>();
   const unlisted = packs.filter(({ inci }) => inci === null || inci.length === 0);
   const read = packs.map((pack) => readPack(pack, names));
@@ -104,6 +108,7 @@ export function ingredientsOf(packs: readonly Pack[]): Ingredients {
   return {
     unlisted: unlisted.map(({ name }) => name),
     contradicted,
+    allergensUnknown: packs.filter((pack) => pack.allergensUnknown).map(({ name }) => name),
     list: sorted.map(({ key, ...each }, place) => {
       const next = sorted[place + 1];
       const isFree = next === undefined || next.isColorant !== each.isColorant;

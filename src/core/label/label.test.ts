@@ -2,11 +2,19 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { USUAL_SHEET } from '../houseRules/selling';
+import type { AllergenList } from '../materials/allergenNames';
 import { checkDigit, isBarcode } from '../product/barcode';
 import { type LabelAsked, setLabel } from './label';
 import { labelFaults } from './labelFaults';
 import { LABEL_LAYOUTS } from './labelLayout';
-import { LABEL_RULES, MM2_PER_IN2, netHeightMm, standsLow, textHeightMm } from './labelRules';
+import {
+  LABEL_RULES,
+  type LabelRules,
+  MM2_PER_IN2,
+  netHeightMm,
+  standsLow,
+  textHeightMm,
+} from './labelRules';
 import { onSheets, overEdgeMm } from './labelSheet';
 import { netQuantity } from './netQuantity';
 import { type FontMetrics, typeset } from './typeset';
@@ -31,6 +39,7 @@ const asked = (given: Partial<LabelAsked> = {}): LabelAsked => ({
     jar: null,
     back: [{ kind: 'ingredients', text: 'Ingredients: Aqua, Glycerin, Sodium Stearate' }],
   },
+  layers: [],
   codes: { qr: null, bars: null },
   ...given,
 });
@@ -214,6 +223,46 @@ test('a text is broken between words, and a word that is wider than the place is
   ]);
 });
 
+test('a title stands in fewer lines where a little smaller it does, and in no fewer where it would take more', () => {
+  const box = { xMm: 0, yMm: 0, widthMm: 20, heightMm: 60 };
+  const set = (text: string, isTitle: boolean) =>
+    typeset(
+      box,
+      { blocks: [{ kind: 'name', text, isBold: true, isTitle, leastMm: 2, bestMm: 5 }], isCentred: true },
+      FONT,
+    ).lines.map((line) => [line.text, line.sizeMm]);
+  // Ten letters of 5 mm are 25 mm wide: at 4 mm they are 20.
+  assert.deepEqual(set('Paper Boat', false).length, 2);
+  const [[text, sizeMm] = []] = set('Paper Boat', true);
+  assert.ok(text === 'Paper Boat' && Number(sizeMm) <= 4 && Number(sizeMm) > 3.9, String(sizeMm));
+  // Sixteen would have to be 2.5 mm.
+  assert.deepEqual(set('Drifted Boatfuls', true), set('Drifted Boatfuls', false));
+});
+
+test('layers stand as a stripe beside what is written on the front, as high as they are of a piece, a column for each plan', () => {
+  const layers = [
+    { hex: '#aa0000', share: 0.25 },
+    { hex: '#ffffff', share: 0.75 },
+  ];
+  const [plain] = setLabel(asked(), FONT).pieces;
+  const [piece] = setLabel(asked({ layers: [layers, []] }), FONT).pieces;
+  const front = piece?.places.find(({ side }) => side === 'front')?.box;
+  assert.ok(piece?.stripe && front);
+  const [foot, top] = piece.stripe.layers;
+  assert.equal(foot?.hex, '#aa0000');
+  assert.ok(Math.abs((foot?.box.heightMm ?? 0) - front.heightMm / 4) < 1e-9);
+  assert.ok(Math.abs((foot?.box.yMm ?? 0) + (foot?.box.heightMm ?? 0) - front.yMm - front.heightMm) < 1e-9);
+  assert.ok(Math.abs((top?.box.yMm ?? 0) - front.yMm) < 1e-9);
+  const name = piece.lines.find(({ kind }) => kind === 'name');
+  assert.ok(name && name.xMm >= piece.stripe.box.xMm + piece.stripe.box.widthMm);
+  assert.equal(plain?.stripe, null);
+  const [both] = setLabel(asked({ layers: [layers, layers] }), FONT).pieces;
+  assert.deepEqual(
+    both?.stripe?.layers.map(({ box }) => box.xMm - front.xMm),
+    [0, 0, 1.5, 1.5],
+  );
+});
+
 test('stickers go on from the first label that is free, over as many sheets as it takes', () => {
   const piece = { widthMm: 90, heightMm: 50 };
   const pages = onSheets(
@@ -240,13 +289,17 @@ test('a syndet bar is not called soap in any language, and what a label lacks is
     netG: null,
     ingredients: null,
     isSoap: false,
+    layers: [],
   };
+  const maker = { name: 'Maker', address: 'Street 1', contact: '' };
+  const said = { name: 'Head Bar', rules: 'eu-cosmetic', allergenList: '2023-1545' } as const;
   const codes = (name: string, identity: string, rules: 'us-soap' | 'eu-cosmetic' = 'eu-cosmetic') =>
-    labelFaults({ name, rules, words: [{ language: 'en', identity }] }, [part], {
-      name: 'Maker',
-      address: 'Street 1',
-      contact: '',
-    }).map(({ code }) => code);
+    labelFaults(
+      { ...said, name, rules, words: [{ language: 'en', identity }] },
+      [part],
+      maker,
+      '2027-01-01',
+    ).map(({ code }) => code);
   for (const identity of ['Soap', 'hair soap', 'Haarseife', 'savon', 'tvål'])
     assert.ok(codes('Head Bar', identity).includes('called-soap'), identity);
   assert.ok(!codes('Soapwort Bar', 'Seifenkraut-Stück').includes('called-soap'));
@@ -259,6 +312,26 @@ test('a syndet bar is not called soap in any language, and what a label lacks is
     'no-true-soap',
     'no-contact',
   ]);
+});
+
+test('on labels of the EU scents without allergens are told, and the shorter list once it is over', () => {
+  const ingredients = { list: [], unlisted: [], contradicted: [], allergensUnknown: ['Rose'] };
+  const own = { planId: 'p', planName: 'Bar', pieces: 1, layers: [] };
+  const part = { ...own, run: null, netG: 80, ingredients, isSoap: true };
+  const maker = { name: 'Maker', address: 'Street 1', contact: 'maker.example' };
+  const faults = (rules: LabelRules, allergenList: AllergenList, today: string) =>
+    labelFaults(
+      { name: 'Bar', rules, allergenList, words: [{ language: 'en', identity: 'soap' }] },
+      [part],
+      maker,
+      today,
+    )
+      .map(({ code }) => code)
+      .slice(1);
+  assert.deepEqual(faults('eu-cosmetic', 'before', '2028-07-30'), ['allergens-unknown']);
+  assert.deepEqual(faults('eu-cosmetic', 'before', '2028-07-31'), ['allergens-unknown', 'list-of-before']);
+  assert.deepEqual(faults('eu-cosmetic', '2023-1545', '2030-01-01'), ['allergens-unknown']);
+  assert.deepEqual(faults('us-cosmetic', 'before', '2030-01-01'), []);
 });
 
 // GS1 General Specifications, 7.9: the figures of its own example, 629104150021 with check digit 3.

@@ -9,6 +9,7 @@ import {
   standsLow,
   textHeightMm,
 } from './labelRules';
+import { type Layer, type LayerStripe, withStripe } from './layerStripe';
 import { JAR_MM, monthsIn, type OpenJar, openJar } from './openJar';
 import { type Block, type Box, type FontMetrics, type PanelText, type SetLine, typeset } from './typeset';
 
@@ -26,6 +27,8 @@ export interface LabelPart {
   ingredients: Ingredients | null;
   /** Every base is soap, so that it may be called so. */
   isSoap: boolean;
+  /** As they lie in a piece, from its floor up. */
+  layers: Layer[];
 }
 
 /** What a text of a label is. */
@@ -64,6 +67,7 @@ export interface SetPiece extends LabelPiece {
   qr: { box: Box; rows: boolean[][] } | null;
   bars: { box: Box; widths: number[] } | null;
   jar: OpenJar | null;
+  stripe: LayerStripe | null;
 }
 
 /** What does not fit on a label. */
@@ -92,6 +96,8 @@ export interface LabelAsked {
   /** All of a pack. */
   netG: number;
   texts: LabelTexts;
+  /** Of each plan, where they are shown in their colours. */
+  layers: Layer[][];
   codes: LabelCodes;
 }
 
@@ -109,7 +115,7 @@ const APART_MM = 2;
 
 /** Sets the texts of a label by the rules it is written by. */
 export function setLabel(
-  { rules, size, faceMm2, netG, texts, codes }: LabelAsked,
+  { rules, size, faceMm2, netG, texts, layers, codes }: LabelAsked,
   font: FontMetrics,
 ): SetLabel {
   const pieces = labelPieces(size);
@@ -120,23 +126,18 @@ export function setLabel(
   const blocks = blocksBy({ netMm, textMm, rules }, font);
   const faults: FitFault[] = [];
   const written = pieces.map((piece): SetPiece => {
-    const set: SetPiece = { ...piece, lines: [], qr: null, bars: null, jar: null };
+    const set: SetPiece = { ...piece, lines: [], qr: null, bars: null, jar: null, stripe: null };
     for (const { side, box } of piece.places) {
-      const { room, qr, bars, jar, figures } =
-        side === 'back' ? withCodes(box, codes, texts.jar, font) : withCodes(box, NO_CODES, null, font);
-      const content: PanelText<TextKind> =
+      const { room, content, figures, ...drawn } =
         side === 'front'
-          ? {
-              blocks: texts.front.map(blocks),
-              foot: texts.net === null ? undefined : blocks({ kind: 'net', text: texts.net }),
-              isCentred: true,
-            }
-          : { blocks: texts.back.map(blocks), isCentred: false };
+          ? { ...withStripe(box, layers), content: frontText(texts, blocks), figures: [] }
+          : {
+              ...withCodes(box, codes, texts.jar, font),
+              content: { blocks: texts.back.map(blocks), isCentred: false },
+            };
       const { lines, missingMm, tooWide } = typeset(room, content, font);
+      Object.assign(set, drawn);
       set.lines.push(...lines, ...figures);
-      if (qr) set.qr = qr;
-      if (bars) set.bars = bars;
-      if (jar) set.jar = jar;
       if (missingMm > 0.005) faults.push({ code: 'no-room', side, missingMm });
       if (tooWide.length > 0) faults.push({ code: 'too-wide', side, words: tooWide });
       if (side === 'front' && isLow) faults.push(...tooHigh(lines, box, font));
@@ -144,6 +145,17 @@ export function setLabel(
     return set;
   });
   return { pieces: written, faults, heights: { netMm: texts.net === null ? null : netMm, textMm } };
+}
+
+function frontText(
+  { front, net }: LabelTexts,
+  blocks: (text: { kind: TextKind; text: string }) => Block<TextKind>,
+): PanelText<TextKind> {
+  return {
+    blocks: front.map(blocks),
+    foot: net === null ? undefined : blocks({ kind: 'net', text: net }),
+    isCentred: true,
+  };
 }
 
 /** The net quantity, where it reaches out of the lowest part of the panel. */
@@ -170,13 +182,14 @@ function blocksBy(
   };
   return ({ kind, text }: { kind: TextKind; text: string }): Block<TextKind> => {
     const [leastMm, bestMm] = sizes[kind] ?? [textSizeMm, textSizeMm * 1.6];
-    return { kind, text, isBold: BOLD.has(kind), leastMm, bestMm };
+    return { kind, text, isBold: BOLD.has(kind), isTitle: TITLES.has(kind), leastMm, bestMm };
   };
 }
 
 const BOLD: ReadonlySet<TextKind> = new Set(['name', 'net', 'cautions', 'draft']);
 
-const NO_CODES: LabelCodes = { qr: null, bars: null };
+/** What is rather set a little smaller than in one more line. */
+const TITLES: ReadonlySet<TextKind> = new Set(['name', 'identity', 'net']);
 
 interface PlacedCodes extends Pick<SetPiece, 'qr' | 'bars' | 'jar'> {
   /** What is left above them. */

@@ -1,4 +1,5 @@
 import type { Maker } from '../houseRules/selling';
+import { type AllergenList, LONGER_LIST_FROM } from '../materials/allergenNames';
 import type { FitFault, LabelPart, SetLabel } from './label';
 import { isUs, type LabelRules } from './labelRules';
 
@@ -21,6 +22,8 @@ type SaidFault =
   | { code: 'ingredients-unknown'; plans: string[] }
   | { code: 'unlisted'; names: string[] }
   | { code: 'contradicted'; names: string[] }
+  | { code: 'allergens-unknown'; names: string[] }
+  | { code: 'list-of-before'; from: string }
   | { code: 'may-swap'; names: string[] }
   | { code: 'no-identity'; languages: string[] }
   | { code: 'called-soap'; text: string; plans: string[] }
@@ -37,17 +40,23 @@ interface Said {
   name: string;
   words: readonly { language: string; identity: string }[];
   rules: LabelRules;
+  allergenList: AllergenList;
 }
 
-/** What is missing or wrong in what a label says. */
+/**
+ * What is missing or wrong in what a label says.
+ *
+ * @param today year, month and day
+ */
 export function labelFaults(
-  { name, words, rules }: Said,
+  { name, words, rules, allergenList }: Said,
   parts: readonly LabelPart[],
   maker: Maker,
+  today: string,
 ): SaidFault[] {
   const faults: SaidFault[] = [];
   const plansWhere = (is: (part: LabelPart) => boolean) => parts.filter(is).map(({ planName }) => planName);
-  const namesOf = (of: 'unlisted' | 'contradicted') => [
+  const namesOf = (of: 'unlisted' | 'contradicted' | 'allergensUnknown') => [
     ...new Set(parts.flatMap(({ ingredients }) => ingredients?.[of] ?? [])),
   ];
   const tell = (found: readonly string[], fault: (found: string[]) => SaidFault) => {
@@ -67,6 +76,11 @@ export function labelFaults(
   );
   tell(namesOf('unlisted'), (names) => ({ code: 'unlisted', names }));
   tell(namesOf('contradicted'), (names) => ({ code: 'contradicted', names }));
+  if (!isUs(rules)) {
+    tell(namesOf('allergensUnknown'), (names) => ({ code: 'allergens-unknown', names }));
+    if (allergenList === 'before' && today >= LONGER_LIST_FROM)
+      faults.push({ code: 'list-of-before', from: LONGER_LIST_FROM });
+  }
   tell(
     parts.flatMap(({ ingredients }) =>
       (ingredients?.list ?? []).filter(({ maySwap }) => maySwap).map((each) => each.name),

@@ -22,6 +22,8 @@ export interface Block<Kind extends string = string> {
   kind: Kind;
   text: string;
   isBold: boolean;
+  /** Stands in fewer lines where a little smaller it does. */
+  isTitle?: boolean;
   /** Sizes of the font, mm: never less, and no more than what looks well. */
   leastMm: number;
   bestMm: number;
@@ -56,6 +58,8 @@ const LEADING = 1.22;
 const BETWEEN = 0.35;
 /** From the best sizes down to the least, in so many steps. */
 const STEPS = 24;
+/** A title is set so much smaller at the most to save a line. */
+const TITLE_SHARE = 0.75;
 
 /**
  * Sets texts into a place: as large as fits, between their best and their least sizes, all in the same proportion. What
@@ -70,8 +74,16 @@ export function typeset<Kind extends string>(
   const sizeAt = ({ leastMm, bestMm }: Block, share: number) =>
     leastMm + share * Math.max(0, bestMm - leastMm);
   const wrapped = (block: Block<Kind>, share: number) => {
-    const sizeMm = sizeAt(block, share);
-    return { block, sizeMm, ...broken(block, box.widthMm / sizeMm, font) };
+    const fullMm = sizeAt(block, share);
+    const at = (sizeMm: number) => ({ block, sizeMm, ...broken(block, box.widthMm / sizeMm, font) });
+    const full = at(fullMm);
+    if (!block.isTitle || full.lines.length < 2) return full;
+    const leastMm = Math.max(Math.min(block.leastMm, fullMm), fullMm * TITLE_SHARE);
+    for (let step = 1; step <= STEPS; step++) {
+      const smaller = at(fullMm + (step / STEPS) * (leastMm - fullMm));
+      if (smaller.lines.length < full.lines.length) return smaller;
+    }
+    return full;
   };
   const heightOf = (set: ReturnType<typeof wrapped>[]) =>
     set.reduce(

@@ -29,6 +29,10 @@ export const common = {
   note: z.string().max(2000),
   /** Ingredient names in the order of the pack. */
   inci: unknownOr(z.array(nameText(120)).max(80)),
+  /** Shares of some of them that the pack or its data sheet tells, of the material's weight. */
+  inciShares: unknownOr(
+    z.array(z.strictObject({ name: nameText(120), ofMaterial: fraction })).max(80),
+  ).default(null),
   /** An empty list says that none of these is in it. */
   origins: unknownOr(z.array(z.enum(ORIGINS)).max(ORIGINS.length)),
   /** Stock at which more should be bought: grams, or pieces of what is counted. */

@@ -6,6 +6,7 @@ import { colorantSchema } from './colorantSchema';
 import { dispersantSchema } from './dispersantSchema';
 import { fragranceSchema } from './fragranceSchema';
 import { packagingSchema } from './packagingSchema';
+import { checkShares } from './packShares';
 import { pieceSchema } from './pieceSchema';
 import { scrapSchema } from './scrapSchema';
 
@@ -17,27 +18,31 @@ export const dosedMaterialSchema = z.discriminatedUnion('kind', [
   dispersantSchema,
 ]);
 
-export const materialSchema = z.discriminatedUnion('kind', [
-  baseSchema,
-  fragranceSchema,
-  blendSchema,
-  colorantSchema,
-  additiveSchema,
-  dispersantSchema,
-  scrapSchema,
-  pieceSchema,
-  packagingSchema,
-]);
+export const materialSchema = z
+  .discriminatedUnion('kind', [
+    baseSchema,
+    fragranceSchema,
+    blendSchema,
+    colorantSchema,
+    additiveSchema,
+    dispersantSchema,
+    scrapSchema,
+    pieceSchema,
+    packagingSchema,
+  ])
+  .superRefine(checkShares);
 
 /** A record that has no id yet. */
-export const newMaterialSchema = z.discriminatedUnion('kind', [
-  baseSchema.omit({ id: true }),
-  fragranceSchema.omit({ id: true }),
-  blendSchema.omit({ id: true }),
-  colorantSchema.omit({ id: true }),
-  additiveSchema.omit({ id: true }),
-  dispersantSchema.omit({ id: true }),
-  scrapSchema.omit({ id: true }),
-  pieceSchema.omit({ id: true }),
-  packagingSchema.omit({ id: true }),
-]);
+export const newMaterialSchema = z
+  .discriminatedUnion('kind', [
+    baseSchema.omit({ id: true }),
+    fragranceSchema.omit({ id: true }),
+    blendSchema.omit({ id: true }),
+    colorantSchema.omit({ id: true }),
+    additiveSchema.omit({ id: true }),
+    dispersantSchema.omit({ id: true }),
+    scrapSchema.omit({ id: true }),
+    pieceSchema.omit({ id: true }),
+    packagingSchema.omit({ id: true }),
+  ])
+  .superRefine(checkShares);

@@ -7,10 +7,18 @@ import type { Fragrance } from './fragrance';
 // Materials of which nothing is known but their name and what they are: usual figures stand in, unknown limits stay
 // unknown.
 
-const COMMON = { note: '', inci: null, origins: null, lowStock: null, archived: false };
+/** What every record of the shelf has, where nothing is known. */
+export const NOTHING_KNOWN = {
+  note: '',
+  inci: null,
+  inciShares: null,
+  origins: null,
+  lowStock: null,
+  archived: false,
+};
 
 const DOSED = {
-  ...COMMON,
+  ...NOTHING_KNOWN,
   densityGPerMl: null,
   skin: 'unknown' as const,
   maxOfProduct: null,
@@ -22,7 +30,7 @@ const DOSED = {
 
 export function unknownBase(name: string, look: Base['look']): Omit<Base, 'id'> {
   return {
-    ...COMMON,
+    ...NOTHING_KNOWN,
     name,
     kind: 'base',
     baseKind: 'soap',

@@ -14,10 +14,11 @@ export function newProduct(
     packaging: [],
     words: [{ language: 'en', identity: '', directions: '', cautions: '', origin: '' }],
     rules,
+    allergenList: '2023-1545',
     good: { by: 'date', months: 12 },
     barcode: null,
     prices: { retail: null, wholesale: null },
-    label: { layout: 'sticker', ...size, faceMm2: null, hasQr: false },
+    label: { layout: 'sticker', ...size, faceMm2: null, hasQr: false, hasLayers: true },
   };
 }
 

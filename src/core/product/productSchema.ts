@@ -1,5 +1,6 @@
 import { LABEL_LAYOUTS } from '../label/labelLayout';
 import { LABEL_RULES } from '../label/labelRules';
+import { ALLERGEN_LISTS } from '../materials/allergenNames';
 import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
 import { isBarcode } from './barcode';
@@ -41,6 +42,8 @@ export const productSchema = z.strictObject({
     .min(1)
     .max(4),
   rules: z.enum(LABEL_RULES),
+  /** By which names allergens are told where the rules are the EU's. */
+  allergenList: z.enum(ALLERGEN_LISTS).default('2023-1545'),
   /** How long it is good: until a date so many months after it was made, or so many after it is opened. */
   good: z.strictObject({ by: z.enum(['date', 'opened']), months: z.int().min(1).max(120) }),
   /** Of the pack, as goods carry them: EAN-13, UPC-A or EAN-8. */
@@ -57,6 +60,8 @@ export const productSchema = z.strictObject({
     faceMm2: z.number().min(1).max(1e6).nullable().default(null),
     /** A square with the batch code in it. */
     hasQr: z.boolean().default(false),
+    /** Its layers in their colours, along the edge of the front. */
+    hasLayers: z.boolean().default(false),
   }),
 });
 

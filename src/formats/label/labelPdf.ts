@@ -2,6 +2,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { LineCapStyle, PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib';
 import type { SetPiece } from '../../core/label/label';
 import type { OnPage } from '../../core/label/labelSheet';
+import { EDGE_MM } from '../../core/label/layerStripe';
 
 /** The files of its fonts, TrueType. */
 export interface FontFiles {
@@ -57,13 +58,19 @@ function draw(
 ): void {
   const x = (mm: number) => (xMm + mm) * POINTS_PER_MM;
   const y = (mm: number) => page.getHeight() - (yMm + mm) * POINTS_PER_MM;
-  const box = (left: number, top: number, width: number, height: number) =>
+  const box = (
+    left: number,
+    top: number,
+    width: number,
+    height: number,
+    look: Parameters<PDFPage['drawRectangle']>[0] = { color: BLACK },
+  ) =>
     page.drawRectangle({
       x: x(left),
       y: y(top + height),
       width: width * POINTS_PER_MM,
       height: height * POINTS_PER_MM,
-      color: BLACK,
+      ...look,
     });
   if (outlines) outline(page, piece, x, y);
   for (const { text, isBold, sizeMm, xMm: left, baselineMm } of piece.lines)
@@ -85,6 +92,13 @@ function draw(
         lineCap: LineCapStyle.Round,
       });
     });
+  if (piece.stripe) {
+    const edge = { borderColor: BLACK, borderWidth: EDGE_MM * POINTS_PER_MM };
+    for (const { hex, box: at } of piece.stripe.layers)
+      box(at.xMm, at.yMm, at.widthMm, at.heightMm, { color: colourOf(hex) });
+    const { xMm: left, yMm: top, widthMm, heightMm } = piece.stripe.box;
+    box(left, top, widthMm, heightMm, edge);
+  }
   if (piece.qr) {
     const { box: at, rows } = piece.qr;
     const module = at.widthMm / rows.length;
@@ -103,6 +117,14 @@ function draw(
       left += width * module;
     });
   }
+}
+
+/** Of # and six digits of sRGB. */
+function colourOf(hex: string) {
+  const [red = 0, green = 0, blue = 0] = [1, 3, 5].map(
+    (at) => Number.parseInt(hex.slice(at, at + 2), 16) / 255,
+  );
+  return rgb(red, green, blue);
 }
 
 function outline(page: PDFPage, piece: SetPiece, x: (mm: number) => number, y: (mm: number) => number): void {

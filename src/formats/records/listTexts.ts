@@ -9,7 +9,7 @@ import { USE_NAMES } from '../../words/en/plan/useNames';
 import { FIELD_FAULTS } from '../../words/en/records/fieldFaults';
 import { type FieldText, figureField, listField } from './fieldText';
 
-const allergen: FieldText<Allergen> = {
+const namedShare: FieldText<Allergen> = {
   write: ({ name, ofMaterial }, context) =>
     `${name} ${figureField({ unit: '%', least: 0, most: 100 }, 0.01).write(ofMaterial, context)} %`,
   read(text, context) {
@@ -78,7 +78,7 @@ const limitByUse: FieldText<{ use: Use; maxOfProduct: number }> = {
 
 /** Limits of a supplier's by use as text: face 1 %; hair 2 %. */
 export const limitsByUseText = listField(limitByUse);
-/** Allergens of a fragrance as text: Linalool 12 %; Limonene 3 %. */
-export const allergensText = listField(allergen);
+/** What is in a material, each with its share, as text: Linalool 12 %; Limonene 3 %. */
+export const namedSharesText = listField(namedShare, { commas: true });
 /** Members of a blend as text: 2x Lime oil; 1x Bay oil. */
 export const membersText = listField(member);

@@ -27,7 +27,7 @@ import {
   unknownField,
   yesNoField,
 } from './fieldText';
-import { allergensText, limitsByUseText, membersText, readingsText } from './listTexts';
+import { limitsByUseText, membersText, namedSharesText, readingsText } from './listTexts';
 import { type RecordField, worded } from './recordText';
 
 /** Where a field stands in a form. */
@@ -292,10 +292,17 @@ const FIELDS: readonly Bare[] = [
     first: '',
   },
   {
+    key: 'inciShares',
+    group: 'label',
+    kinds: ['base', 'colorant', 'additive', 'dispersant', 'piece'],
+    text: unknownField(namedSharesText),
+    first: '',
+  },
+  {
     key: 'allergens',
     group: 'label',
     kinds: ['fragrance'],
-    text: unknownField(allergensText),
+    text: unknownField(namedSharesText),
     first: '',
   },
   {

@@ -30,6 +30,7 @@ const common = {
   lowStock: orUnknown(fc.integer({ min: 0, max: 99_999 }).map((n) => n / 10)),
   archived: fc.boolean(),
 };
+const shared = fc.integer({ min: 0, max: 10_000 }).map((n) => n / 10_000);
 const labelled = {
   ...common,
   inci: orUnknown(fc.array(name, { minLength: 1, maxLength: 4 })),
@@ -81,18 +82,18 @@ const anyMaterial: fc.Arbitrary<Material> = fc.oneof(
       liquidsCapOfBase: share,
       additionsCapOfBase: share,
     })
-    .map((facts) => base(facts)),
+    .chain((facts) => {
+      // Shares are of ingredients that are on the list, each once.
+      const [first] = facts.inci ?? [];
+      const shares = shared.map((ofMaterial) => (first ? [{ name: first, ofMaterial }] : []));
+      return orUnknown(shares).map((inciShares) => base({ ...facts, inciShares }));
+    }),
   fc
     .record({
       ...dosed,
       fragranceKind: fc.constantFrom(...FRAGRANCE_KINDS),
       vanillinOfMaterial: share,
-      allergens: orUnknown(
-        fc.array(
-          fc.record({ name, ofMaterial: fc.integer({ min: 0, max: 10_000 }).map((n) => n / 10_000) }),
-          { maxLength: 3 },
-        ),
-      ),
+      allergens: orUnknown(fc.array(fc.record({ name, ofMaterial: shared }), { maxLength: 3 })),
     })
     .map((facts) => fragrance(facts)),
   fc
@@ -159,6 +160,25 @@ test('each text that can’t be read is named with its mend', () => {
   assert.match(faults('fragrance', { maxOfProduct: '1,250' }).maxOfProduct ?? '', /Could be/);
   assert.match(faults('fragrance', { allergens: 'Linalool' }).allergens ?? '', /no share/);
   assert.match(faults('fragrance', { allergens: 'Linalool 140 %' }).allergens ?? '', /0 to 100/);
+  const list = { inci: 'Glycerin, 1,2-Hexanediol, Aqua' };
+  assert.deepEqual(
+    faults('base', { ...list, inciShares: 'GLYCERIN 20 %, 1,2-hexanediol 2,5 %, Water 30 %' }),
+    {},
+  );
+  assert.match(
+    faults('base', { ...list, inciShares: 'Sorbitol 2 %' }).inciShares ?? '',
+    /“Sorbitol”, which is not among/,
+  );
+  assert.match(faults('base', { inciShares: 'Aqua 2 %' }).inciShares ?? '', /not among/);
+  assert.match(
+    faults('base', { ...list, inciShares: 'Aqua 2 %; Water 3 %' }).inciShares ?? '',
+    /“Water” twice/,
+  );
+  assert.match(
+    faults('base', { ...list, inciShares: 'Aqua 60 %; Glycerin 41 %' }).inciShares ?? '',
+    /more than 100 %/,
+  );
+  assert.match(faults('base', { ...list, inciShares: 'constructor ½' }).inciShares ?? '', /no share/);
   assert.match(faults('fragrance', { origins: 'moon' }).origins ?? '', /none of: nut/);
   assert.match(faults('fragrance', { readings: '20 drops' }).readings ?? '', /not a reading/);
   assert.match(faults('blend', { members: 'Lime' }).members ?? '', /not a part/);

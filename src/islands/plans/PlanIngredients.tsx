@@ -28,6 +28,9 @@ export default function PlanIngredients({ sheet }: { sheet: Sheet }) {
       {told.contradicted.length > 0 && (
         <p className="text-warning">A list contradicts what is known of it: {listed(told.contradicted)}.</p>
       )}
+      {told.allergensUnknown.length > 0 && (
+        <p className="text-warning">Nobody has told the allergens of {listed(told.allergensUnknown)}.</p>
+      )}
       <p className="select-all">{listWords(told.list, 'eu')}</p>
       {open.map((each) => (
         <p key={each.name} className="quiet">

@@ -1,8 +1,10 @@
 import type { SetPiece } from '../../core/label/label';
+import { EDGE_MM } from '../../core/label/layerStripe';
+import type { Box } from '../../core/label/typeset';
 
 /** A piece of paper of a label to scale, as it is printed. */
 export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string }) {
-  const { widthMm, heightMm, outline, lines, qr, bars, jar } = piece;
+  const { widthMm, heightMm, outline, lines, qr, bars, jar, stripe } = piece;
   return (
     <svg
       role="img"
@@ -16,6 +18,10 @@ export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string })
         fontVariantNumeric: 'normal',
       }}
     >
+      {stripe?.layers.map(({ hex, box }) => (
+        <rect key={`${box.xMm} ${box.yMm}`} {...placed(box)} fill={hex} />
+      ))}
+      {stripe && <rect {...placed(stripe.box)} fill="none" stroke="currentColor" strokeWidth={EDGE_MM} />}
       {lines.map(({ text, xMm, baselineMm, sizeMm, isBold }) => (
         <text
           key={`${xMm} ${baselineMm} ${text}`}
@@ -41,6 +47,10 @@ export function LabelDrawing({ piece, name }: { piece: SetPiece; name: string })
       {bars && <path d={stripes(bars)} fill="currentColor" />}
     </svg>
   );
+}
+
+function placed({ xMm, yMm, widthMm, heightMm }: Box) {
+  return { x: xMm, y: yMm, width: widthMm, height: heightMm };
 }
 
 function squares({ box, rows }: NonNullable<SetPiece['qr']>): string {

@@ -2,9 +2,16 @@ import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { LABEL_LAYOUTS } from '../../core/label/labelLayout';
 import { isUs, LABEL_RULES } from '../../core/label/labelRules';
+import { ALLERGEN_LISTS } from '../../core/materials/allergenNames';
 import { FORMS, type Product } from '../../core/product/product';
 import type { FigureRule } from '../../core/units/parseFigure';
-import { FORM_NAMES, LAYOUT_NAMES, RULE_NAMES } from '../../words/en/label/labelNames';
+import {
+  ALLERGEN_LIST_NAMES,
+  FORM_NAMES,
+  LAYOUT_NAMES,
+  LIST_OF_BEFORE_NOTE,
+  RULE_NAMES,
+} from '../../words/en/label/labelNames';
 import { Choice } from '../shared/Choice';
 import { FigureField } from '../shared/FigureField';
 import { Line } from '../shared/Line';
@@ -254,6 +261,17 @@ export function LabelFields({ product, onChange }: Pick<FieldsProps, 'product' |
           onChange={(heightMm) => cut({ heightMm })}
         />
       )}
+      {!isUs(rules) && (
+        <div className="col-span-2 flex flex-col">
+          <Pick
+            label="Allergens by"
+            value={product.allergenList}
+            options={ALLERGEN_LISTS.map((each) => [each, ALLERGEN_LIST_NAMES[each]])}
+            onPick={(next) => onChange({ allergenList: next as Product['allergenList'] })}
+          />
+          {product.allergenList === 'before' && <p className="quiet text-sm">{LIST_OF_BEFORE_NOTE}</p>}
+        </div>
+      )}
       {isUs(rules) && (
         <FigureField
           label="Face of the pack, where it is larger; 0: the label’s"
@@ -293,6 +311,15 @@ export function LabelFields({ product, onChange }: Pick<FieldsProps, 'product' |
           onChange={({ target }) => cut({ hasQr: target.checked })}
         />
         the batch code as a QR code
+      </label>
+      <label className="col-span-2 flex min-h-11 cursor-pointer items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={label.hasLayers}
+          onChange={({ target }) => cut({ hasLayers: target.checked })}
+        />
+        its layers in their colours
       </label>
     </div>
   );

@@ -1,5 +1,5 @@
 import { ChevronRight } from 'lucide-react';
-import { lazy, Suspense } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
 import { isPowderRole } from '../../core/materials/additive';
 import { isCounted, type MaterialKind } from '../../core/materials/material';
@@ -14,6 +14,7 @@ import type { RecordTexts } from '../../formats/records/recordText';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { options, SelectField } from '../shared/formFields';
 import { RecordTextField } from '../shared/RecordTextField';
+import { AllergenNames } from './AllergenNames';
 import { BlendSummary } from './BlendSummary';
 import type { MaterialTyped } from './materialForm';
 import { Readings } from './Readings';
@@ -65,18 +66,13 @@ export function MaterialFields({ isNew, isKindFixed, locale, context }: Props) {
       {FIELD_GROUPS.map((group) => {
         const ofGroup = fields.filter((field) => field.group === group);
         if (ofGroup.length === 0) return null;
-        const wrong = ofGroup.some(({ key }) => errorOf(key));
-        const isOpen = wrong || OPEN.has(group);
         return (
-          <details
-            key={`${group} ${kind} ${wrong}`}
-            className="border-base-300 border-t pt-2 first:border-0"
-            open={isOpen}
+          <Group
+            key={`${group} ${kind}`}
+            name={GROUP_NAMES[group]}
+            isOpenAtFirst={OPEN.has(group)}
+            isWrong={ofGroup.some(({ key }) => errorOf(key))}
           >
-            <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
-              <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
-              {GROUP_NAMES[group]}
-            </summary>
             <div className="grid gap-x-3 gap-y-2 pb-2 sm:grid-cols-2">
               {ofGroup.map((field) =>
                 field.key === 'readings' ? (
@@ -103,16 +99,47 @@ export function MaterialFields({ isNew, isKindFixed, locale, context }: Props) {
                   </Suspense>
                 </div>
               )}
+              {group === 'label' && kind === 'fragrance' && (
+                <div className="sm:col-span-2">
+                  <AllergenNames text={texts.allergens ?? ''} context={context} />
+                </div>
+              )}
               {group === 'what' && kind === 'blend' && (
                 <div className="sm:col-span-2">
                   <BlendSummary text={texts.members ?? ''} context={context} locale={locale} />
                 </div>
               )}
             </div>
-          </details>
+          </Group>
         );
       })}
     </>
+  );
+}
+
+interface GroupProps {
+  name: string;
+  isOpenAtFirst: boolean;
+  /** One of its fields can't be read: it is opened, and stays open when that is mended. */
+  isWrong: boolean;
+  children: ReactNode;
+}
+
+function Group({ name, isOpenAtFirst, isWrong, children }: GroupProps) {
+  const [isOpen, setOpen] = useState(isOpenAtFirst);
+  if (isWrong && !isOpen) setOpen(true);
+  return (
+    <details
+      className="border-base-300 border-t pt-2 first:border-0"
+      open={isOpen}
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+        <ChevronRight size={18} className="chevron mr-1" aria-hidden="true" />
+        {name}
+      </summary>
+      {children}
+    </details>
   );
 }
 
@@ -123,6 +150,7 @@ const WIDE: ReadonlySet<string> = new Set([
   'name',
   'members',
   'inci',
+  'inciShares',
   'allergens',
   'origins',
   'note',

@@ -1,5 +1,5 @@
-import { inciKey } from '../../core/ingredients/inciName';
 import type { Ingredient } from '../../core/ingredients/ingredients';
+import { inciKey } from '../../core/materials/inciName';
 import { showPercent } from '../../core/units/showQuantity';
 
 /** Whose rules a list is written by. */

@@ -1,6 +1,7 @@
 import type { LabelFault } from '../../../core/label/labelFaults';
 import { showNumber } from '../../../core/units/showQuantity';
 import { listed } from '../plural';
+import { showDay } from '../showTime';
 
 /** What is missing or wrong on a label, and what mends it. */
 export function labelFaultWords(fault: LabelFault, locale: string): string {
@@ -16,6 +17,10 @@ export function labelFaultWords(fault: LabelFault, locale: string): string {
       return `No list of ingredients: ${listed(fault.names)}. Type it on the shelf; until then the pack’s own name stands there.`;
     case 'contradicted':
       return `A list contradicts what is known of it: ${listed(fault.names)}.`;
+    case 'allergens-unknown':
+      return `Nobody has told the allergens of ${listed(fault.names)}: above 0.01 % they are named. Type them on the shelf, or “none”.`;
+    case 'list-of-before':
+      return `From ${showDay(fault.from, locale)} on the longer list of allergens holds for all that is sold: choose it.`;
     case 'may-swap':
       return `Packs give only an order: ${listed(fault.names)} may have to change places with what follows.`;
     case 'no-identity':

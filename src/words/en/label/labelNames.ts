@@ -10,6 +10,15 @@ export const RULE_SOURCES = {
   'us-soap': '21 CFR 701.20 and 16 CFR Part 500',
 } as const;
 
+export const ALLERGEN_LIST_NAMES = {
+  '2023-1545': 'the longer list, (EU) 2023/1545',
+  before: 'the 24 names before it',
+} as const;
+
+/** When the shorter list may be chosen. */
+export const LIST_OF_BEFORE_NOTE =
+  'Only for what was on sale before 31 July 2026, until 31 July 2028; from memory.';
+
 export const LAYOUT_NAMES = {
   sticker: 'Sticker',
   band: 'Band around it',

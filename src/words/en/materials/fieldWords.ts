@@ -61,6 +61,10 @@ export const MATERIAL_FIELD_WORDS = {
   heatCapacityJGK: { label: 'Specific heat', hint: 'Empty: 2.65' },
   conductivityWMK: { label: 'Conductivity', hint: 'Empty: 0.30' },
   inci: { label: 'Ingredients, in the order of the pack', hint: 'Parted by commas. Empty: not known' },
+  inciShares: {
+    label: 'Shares that are known of them',
+    hint: 'From the pack or its data sheet: Glycerin 20 %; Aqua 12 %. Empty: not known',
+  },
   allergens: {
     label: 'Allergens',
     hint: 'Linalool 12 %; Limonene 3 %. “none”: there are none. Empty: not known',
