@@ -1,5 +1,5 @@
 import { conduct, type Fineness, USUAL_FINENESS } from './conduct';
-import { type Ends, poured, type Slab, type Stack, topOf } from './stack';
+import { type Ends, poured, type Slab, type Stack, topOf, topWithin } from './stack';
 import { meltsToC, type Substance } from './substance';
 
 /** A pour that is this liquid again joins what is poured on it: tuned against practice. */
@@ -11,6 +11,8 @@ const STREAM_WM2K = 2000;
 const LONGEST_S = 900;
 /** Heat goes no further while it lasts: some minutes. */
 const REACHED_M = 0.012;
+/** Nor that of a stream: of a step at the surface erfc(x / 2√(α t)) is felt, a millionth here. */
+const STREAM_REACHED_M = 0.0056;
 /** Below the deepest it has been by so much, it is on its way back. */
 const RECEDING_M = 5e-5;
 
@@ -72,9 +74,14 @@ export function meet(
     return depthM;
   };
   if (how === 'stream') {
-    const stream = { ...near, top: (surfaceC: number) => STREAM_WM2K * (surfaceC - first.tempC) };
+    const struck = topWithin(stack, STREAM_REACHED_M);
+    const stream = {
+      ...near,
+      bottom: struck.tempC.length < stack.tempC.length ? null : near.bottom,
+      top: (surfaceC: number) => STREAM_WM2K * (surfaceC - first.tempC),
+    };
     conduct(
-      stack,
+      struck,
       stream,
       STREAM_S,
       () => {

@@ -5,6 +5,8 @@ export interface Fineness {
   /** The most that a cell's heat may change in a step, in kelvins of its heat capacity. */
   mostK: number;
   longestS: number;
+  /** Of a state that has just been gone on with: nothing touched anything new, and no short step is needed. */
+  firstS?: number;
   /** Counts what is solved: cells by turns. */
   meter?: Meter;
 }
@@ -49,11 +51,11 @@ export function conduct(
   ends: Ends,
   untilS: number,
   watch: Watch = () => false,
-  { mostK, longestS, meter }: Fineness = USUAL_FINENESS,
+  { mostK, longestS, firstS = FIRST_STEP_S, meter }: Fineness = USUAL_FINENESS,
 ): number {
   const work = workspaceOf(stack);
   let timeS = 0;
-  let stepS = FIRST_STEP_S;
+  let stepS = firstS;
   while (timeS < untilS - 1e-9) {
     const lastS = Math.min(stepS, untilS - timeS);
     const movedK = solveStep(stack, work, ends, lastS);
@@ -135,57 +137,72 @@ function lineAt(setting: number, melting: number, was: number): number {
 }
 
 function workspaceOf({ thicknessM, slab, slabs, tempC, liquid }: Stack): Workspace {
-  const count = tempC.length;
-  const array = (figure: (at: number) => number) => {
-    const figures = new Float64Array(count);
-    for (let at = 0; at < count; at++) figures[at] = figure(at);
-    return figures;
-  };
-  const slabAt = (at: number) => {
+  const work = emptyWorkspace(tempC.length);
+  work.tempC.set(tempC);
+  work.liquid.set(liquid);
+  work.nextLiquid.set(liquid);
+  work.surfaceC.set([tempC[0] ?? 0, tempC[tempC.length - 1] ?? 0]);
+  work.liquidus.fill(1);
+  work.inverseRange.fill(1);
+  for (let at = 0; at < tempC.length; at++) {
     const found = slabs[slab[at] ?? 0];
     if (!found) throw new RangeError('a cell of no slab');
-    return found;
+    const { substance, sideWM3K } = found;
+    const { densityKgM3, heatCapacityJKgK, conductivityWMK, melting } = substance;
+    const dx = thicknessM[at] ?? 0;
+    work.heat[at] = densityKgM3 * heatCapacityJKgK * dx;
+    work.side[at] = sideWM3K * dx;
+    work.halfSet[at] = (2 * conductivityWMK) / dx;
+    if (!melting) continue;
+    const { latentJKg, solidusC, liquidusC, hysteresisK, liquidConductivityWMK } = melting;
+    work.latent[at] = densityKgM3 * latentJKg * dx;
+    work.solidus[at] = solidusC;
+    work.liquidus[at] = liquidusC;
+    work.hysteresis[at] = hysteresisK;
+    work.inverseRange[at] = 1 / (liquidusC - solidusC);
+    work.halfMore[at] = (2 * (liquidConductivityWMK - conductivityWMK)) / dx;
+  }
+  return work;
+}
+
+/** All its figures in one piece of memory: a pour plan asks for some thousand. */
+function emptyWorkspace(count: number): Workspace {
+  const figures = new Float64Array(FIGURES * count + 2);
+  let taken = 0;
+  const next = (length = count) => {
+    taken += length;
+    return figures.subarray(taken - length, taken);
   };
-  const dx = (at: number) => thicknessM[at] ?? 0;
   return {
     count,
     turns: 0,
     isBent: false,
     lostWM2: Number.NaN,
     endsOffK: Number.NaN,
-    heat: array((at) => {
-      const { densityKgM3, heatCapacityJKgK } = slabAt(at).substance;
-      return densityKgM3 * heatCapacityJKgK * dx(at);
-    }),
-    latent: array((at) => {
-      const { densityKgM3, melting } = slabAt(at).substance;
-      return melting ? densityKgM3 * melting.latentJKg * dx(at) : 0;
-    }),
-    solidus: array((at) => slabAt(at).substance.melting?.solidusC ?? 0),
-    liquidus: array((at) => slabAt(at).substance.melting?.liquidusC ?? 1),
-    hysteresis: array((at) => slabAt(at).substance.melting?.hysteresisK ?? 0),
-    inverseRange: array((at) => {
-      const melting = slabAt(at).substance.melting;
-      return melting ? 1 / (melting.liquidusC - melting.solidusC) : 1;
-    }),
-    side: array((at) => slabAt(at).sideWM3K * dx(at)),
-    tempC: Float64Array.from(tempC),
-    liquid: Float64Array.from(liquid),
-    nextLiquid: Float64Array.from(liquid),
-    halfSet: array((at) => (2 * slabAt(at).substance.conductivityWMK) / dx(at)),
-    halfMore: array((at) => {
-      const { conductivityWMK, melting } = slabAt(at).substance;
-      return melting ? (2 * (melting.liquidConductivityWMK - conductivityWMK)) / dx(at) : 0;
-    }),
-    conductance: new Float64Array(count),
-    surfaceC: Float64Array.of(tempC[0] ?? 0, tempC[count - 1] ?? 0),
-    halfConductance: new Float64Array(count),
-    inverseMiddle: new Float64Array(count),
-    right: new Float64Array(count),
+    heat: next(),
+    latent: next(),
+    solidus: next(),
+    liquidus: next(),
+    hysteresis: next(),
+    inverseRange: next(),
+    side: next(),
+    tempC: next(),
+    liquid: next(),
+    nextLiquid: next(),
+    halfSet: next(),
+    halfMore: next(),
+    conductance: next(),
+    halfConductance: next(),
+    inverseMiddle: next(),
+    right: next(),
+    perSK: next(),
+    surfaceC: next(2),
     line: new Uint8Array(count),
-    perSK: new Float64Array(count),
   };
 }
+
+/** Of each cell, in a workspace. */
+const FIGURES = 17;
 
 /** One step; answers the largest change of heat, in kelvins. What it found is in the workspace. */
 function solveStep(stack: Stack, work: Workspace, ends: Ends, stepS: number): number {

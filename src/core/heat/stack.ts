@@ -79,8 +79,7 @@ export function copyOf(stack: Stack): Stack {
 
 /** The uppermost cells, down to a depth at least; what lies below is left out. */
 export function topOf(stack: Stack, depthM: number): Stack {
-  let first = stack.tempC.length;
-  for (let depth = 0; first > 0 && depth < depthM - 1e-9; depth += stack.thicknessM[first] ?? 0) first--;
+  const first = firstWithin(stack, depthM);
   return {
     ...stack,
     thicknessM: stack.thicknessM.slice(first),
@@ -88,6 +87,24 @@ export function topOf(stack: Stack, depthM: number): Stack {
     tempC: stack.tempC.slice(first),
     liquid: stack.liquid.slice(first),
   };
+}
+
+/** The same cells, seen by themselves: what changes in them changes in the stack. */
+export function topWithin(stack: Stack, depthM: number): Stack {
+  const first = firstWithin(stack, depthM);
+  return {
+    ...stack,
+    thicknessM: stack.thicknessM.subarray(first),
+    slab: stack.slab.subarray(first),
+    tempC: stack.tempC.subarray(first),
+    liquid: stack.liquid.subarray(first),
+  };
+}
+
+function firstWithin({ thicknessM }: Stack, depthM: number): number {
+  let first = thicknessM.length;
+  for (let depth = 0; first > 0 && depth < depthM - 1e-9; depth += thicknessM[first] ?? 0) first--;
+  return first;
 }
 
 /** Heat in the stack over a temperature, J/m². */

@@ -14,7 +14,7 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 export const SAMPLES = 20;
 
 /** For an answer within two seconds where each sample is much work, as with twenty pours. Six layers take it whole. */
-const MOST_CELL_TURNS = 2_000_000;
+const MOST_CELL_TURNS = 1_500_000;
 const FEWEST_SAMPLES = 4;
 
 /** What has been found so far. */
@@ -71,7 +71,7 @@ export function* pourPlanInSteps(
       layerAtS.push(atS);
       return atS - before;
     },
-    'rewarm',
+    'all',
   );
   const most = Math.max(FEWEST_SAMPLES, Math.floor(MOST_CELL_TURNS / middle.cellTurns));
   const of = Math.min(samples, most);

@@ -38,6 +38,7 @@ export interface LayerTimes {
   earliestS: number;
   /** The last at which the next layer bonds; `earliestS` where it never does. Null for the topmost. */
   latestS: number | null;
+  /** Empty where nobody asked for them. */
   moments: LayerMoment[];
 }
 
@@ -64,6 +65,8 @@ export interface SampleTimes {
 /** From a wall to still air. Typical, from memory. */
 const USUAL_FILM_WM2K = 8;
 const COARSE: Fineness = { mostK: 1, longestS: 300 };
+/** Where a state is gone on with: by then it changes by less than `mostK` in such a step. */
+const ONWARD_S = 2;
 /** Tries of the next pour, after the skin. */
 const TRIED_S = [0, 90, 240, 600, 1200, 2400, 4800] as const;
 const LONGEST_S = 36 * 3600;
@@ -75,12 +78,16 @@ export type ChooseWait = (
   times: Pick<LayerTimes, 'skinS' | 'earliestS' | 'latestS'>,
 ) => number;
 
-/** Pours a case's layers one on the other, and lets them set. */
+/**
+ * Pours a case's layers one on the other, and lets them set.
+ *
+ * @param wants beside the times: the heat at which a late pour bonds, or that and all moments
+ */
 export function simulate(
   heat: HeatCase,
   factors: Factors,
   chooseWait: ChooseWait,
-  wants: 'times' | 'rewarm' = 'times',
+  wants: 'times' | 'rewarm' | 'all' = 'times',
 ): SampleTimes {
   const around = surroundingsOf(heat, factors);
   const [first] = heat.layers;
@@ -97,9 +104,10 @@ export function simulate(
     const ends = endsOf(layer.cavity, around);
     stack = poured(stack, slabs);
     const start = copyOf(stack);
-    const moments: LayerMoment[] = [];
+    const moments: LayerMoment[] | null = wants === 'all' ? [] : null;
     const { skinS } = untilSkin(stack, floor, layer, factors, ends, moments, fineness);
-    const own = { afterS, meeting, bond: meeting && bondOf(meeting), rewarm, skinS, moments };
+    const bond = meeting && bondOf(meeting);
+    const own = { afterS, meeting, bond, rewarm, skinS, moments: moments ?? [] };
     if (!next) {
       layers.push({ ...own, earliestS: skinS, latestS: null });
       const out = untilOut(stack, skinS, heat, layer.cavity, around, moments, floor, fineness);
@@ -113,10 +121,13 @@ export function simulate(
     const from = tried.states.filter(({ atS }) => atS <= afterS).at(-1) ?? { atS: 0, stack: start };
     stack = copyOf(from.stack);
     if (afterS > from.atS)
-      conduct(stack, ends, afterS - from.atS, keeping(moments, from.atS, floor), fineness);
+      conduct(stack, ends, afterS - from.atS, keeping(moments, from.atS, floor), {
+        ...fineness,
+        ...(from.atS > 0 ? { firstS: ONWARD_S } : {}),
+      });
     meeting = meet(stack, floor, nextSlabs, nextEnds, next.how, fineness);
     rewarm =
-      bondOf(meeting) === 'weak' && wants === 'rewarm'
+      bondOf(meeting) === 'weak' && wants !== 'times'
         ? rewarmFor(stack, floor, next, nextSlabs, nextEnds)
         : null;
     floor = stack.tempC.length;
@@ -164,9 +175,10 @@ function slabsOf(layer: HeatLayer, factors: Factors, around: Surroundings): Slab
   );
 }
 
-function keeping(moments: LayerMoment[], fromS: number, floor: number) {
+/** @param moments null where nobody asks for them */
+function keeping(moments: LayerMoment[] | null, fromS: number, floor: number) {
   return (timeS: number, now: Stack) => {
-    moments.push({
+    moments?.push({
       timeS: fromS + timeS,
       coreC: coreC(now, floor),
       topC: now.tempC[now.tempC.length - 1] ?? 0,
@@ -182,7 +194,7 @@ function untilSkin(
   layer: HeatLayer,
   factors: Factors,
   ends: ReturnType<typeof endsOf>,
-  moments: LayerMoment[],
+  moments: LayerMoment[] | null,
   fineness: Fineness,
 ): { skinS: number } {
   const carriesM = Math.min(SKIN_M, 0.98 * layer.thicknessM * factors.thickness);
@@ -227,7 +239,7 @@ function tries(
   for (const [place, offS] of TRIED_S.entries()) {
     const atS = skinS + offS;
     if (offS > 0) {
-      conduct(state, ends, offS - (TRIED_S[place - 1] ?? 0), undefined, fineness);
+      conduct(state, ends, offS - (TRIED_S[place - 1] ?? 0), undefined, { ...fineness, firstS: ONWARD_S });
       states.push({ atS, stack: copyOf(state) });
     }
     const meeting = meet(state, floor, next, nextEnds, how, fineness);
@@ -297,7 +309,7 @@ function untilOut(
   heat: HeatCase,
   cavity: HeatCavity,
   around: Surroundings,
-  moments: LayerMoment[],
+  moments: LayerMoment[] | null,
   floor: number,
   fineness: Fineness,
 ): Pick<SampleTimes, 'unmoldS' | 'cutS' | 'never' | 'dew'> {
