@@ -52,9 +52,9 @@ export function benchOf(
 ): Bench {
   const placed: ScheduledTask[] = [];
   const known = new Map<string, LoadInJug>();
-  const rounds = new Map<number, Task[]>();
+  const rounds = new Map<number, RoundTasks>();
   const ofRound = (round: number) => {
-    const tasks = rounds.get(round) ?? tasksOfRound(sheet, rules, round);
+    const tasks = rounds.get(round) ?? byLoad(tasksOfRound(sheet, rules, round));
     rounds.set(round, tasks);
     return tasks;
   };
@@ -77,13 +77,32 @@ export function benchOf(
       return found;
     },
     tasks(round, of) {
-      const tasks = ofRound(round);
-      return of === undefined
-        ? tasks
-        : tasks.filter(({ pourIndexes, load }) => pourIndexes[0] === of.pourIndex && load === of.load);
+      const { all, ofLoad } = ofRound(round);
+      return of === undefined ? all : (ofLoad.get(loadKey(of.pourIndex, of.load)) ?? []);
     },
     place: (task, times) => placed.push({ ...task, ...UNTIMED, ...times }),
   };
+}
+
+interface RoundTasks {
+  all: readonly Task[];
+  /** Of each pour and load: a crowded round has some thousand tasks, and is asked for each of them. */
+  ofLoad: ReadonlyMap<string, readonly Task[]>;
+}
+
+function byLoad(all: readonly Task[]): RoundTasks {
+  const ofLoad = new Map<string, Task[]>();
+  for (const task of all) {
+    const key = loadKey(task.pourIndexes[0], task.load);
+    const known = ofLoad.get(key);
+    if (known) known.push(task);
+    else ofLoad.set(key, [task]);
+  }
+  return { all, ofLoad };
+}
+
+function loadKey(pourIndex: number | undefined, load: number): string {
+  return `${pourIndex} ${load}`;
 }
 
 /** The one task of a kind among some; undefined where there is none. */
