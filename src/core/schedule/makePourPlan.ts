@@ -13,9 +13,9 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 /** Enough for ranges that do not change with more of them. */
 export const SAMPLES = 20;
 
-/** For an answer within two seconds where each sample is much work, as with twenty pours. Eight layers take it whole. */
-const MOST_CELL_TURNS = 1_000_000;
-const FEWEST_SAMPLES = 3;
+/** For an answer within two seconds where each sample is much work, as with twenty pours. Six layers take it whole. */
+const MOST_CELL_TURNS = 1_700_000;
+const FEWEST_SAMPLES = 4;
 
 /** What has been found so far. */
 export interface Progress {
