@@ -23,7 +23,15 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
       good: { by: 'date', months: 18 },
       barcode: null,
       prices: { retail: '6.5', wholesale: '4.2' },
-      label: { layout: 'sticker', widthMm: 96, heightMm: 54, faceMm2: null, hasQr: true, hasLayers: true },
+      label: {
+        layout: 'sticker',
+        widthMm: 96,
+        heightMm: 54,
+        faceMm2: null,
+        hasQr: true,
+        hasLayers: true,
+        listOn: 'label',
+      },
     },
     {
       id: 'pebble-bag',
@@ -45,7 +53,15 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
       good: { by: 'date', months: 12 },
       barcode: null,
       prices: { retail: '7.5', wholesale: '5' },
-      label: { layout: 'tag', widthMm: 55, heightMm: 90, faceMm2: null, hasQr: false, hasLayers: true },
+      label: {
+        layout: 'tag',
+        widthMm: 55,
+        heightMm: 90,
+        faceMm2: null,
+        hasQr: false,
+        hasLayers: true,
+        listOn: 'label',
+      },
     },
     {
       id: 'head-bar',
@@ -67,7 +83,15 @@ export function products(plans: { bareFace: string; ropewalk: string; nettle: st
       good: { by: 'date', months: 18 },
       barcode: null,
       prices: { retail: '8.9', wholesale: null },
-      label: { layout: 'band', widthMm: 210, heightMm: 40, faceMm2: null, hasQr: false, hasLayers: true },
+      label: {
+        layout: 'band',
+        widthMm: 210,
+        heightMm: 40,
+        faceMm2: null,
+        hasQr: false,
+        hasLayers: true,
+        listOn: 'label',
+      },
     },
   ];
 }

@@ -27,7 +27,7 @@ export async function labelOf(
   locale: string,
 ): Promise<WholeLabel> {
   const rules = workshop.rules();
-  const parts = soldParts(workshop, product, runIds).map((part) => labelPart(workshop, product, part));
+  const parts = labelParts(workshop, product, runIds);
   const codes = [...new Set(parts.flatMap(({ run }) => run?.code ?? []))];
   const { layout, widthMm, heightMm, faceMm2, hasQr, hasLayers } = product.label;
   const set = await compute('setLabel', {
@@ -42,11 +42,18 @@ export async function labelOf(
     batchCode: hasQr && codes.length === 1 ? (codes[0] ?? null) : null,
     barcode: product.barcode,
   });
-  const faults: LabelFault[] = [
-    ...labelFaults(product, parts, rules.maker, new Date().toISOString().slice(0, 10)),
-    ...set.faults,
-  ];
+  const faults: LabelFault[] = [...labelFaults(product, parts, rules.maker, labelDay()), ...set.faults];
   return { parts, set, faults, isWhole: !faults.some(isStop) };
+}
+
+/** What each plan's pieces bring to the label of a product. */
+export function labelParts(workshop: Workshop, product: Product, runIds: readonly string[]): LabelPart[] {
+  return soldParts(workshop, product, runIds).map((part) => labelPart(workshop, product, part));
+}
+
+/** The day of a label, as year, month and day. */
+export function labelDay(): string {
+  return new Date().toISOString().slice(0, 10);
 }
 
 function labelPart(

@@ -66,6 +66,7 @@ test('axe finds nothing on any view, by day and by night', async ({ browser, req
     '/products',
     '/products/bare-face',
     '/products/stock',
+    '/products/notice',
     '/purchases',
   ]) {
     await opened(page, path);

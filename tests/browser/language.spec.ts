@@ -92,6 +92,7 @@ test('in a language that nobody speaks, every finding, task, field and length is
     '/rack',
     '/products',
     '/products/stock',
+    '/products/notice',
     '/house-rules',
   ])
     await opened(page, path);

@@ -61,6 +61,8 @@ for (const hand of HANDS) {
     await expect(drawing).not.toContainText('Linalyl');
     await expect(drawing).toContainText('Linalool');
     await choose(page.getByRole('combobox', { name: 'Allergens by' }), 'the longer list');
+    await choose(page.getByRole('combobox', { name: 'Ingredients stand' }), 'on a notice');
+    await expect(drawing).not.toContainText('Ingredients:');
     await write(page.getByLabel('Retail price, with tax'), '6,50');
     await saved(page);
     await looksRight(page, 'a product with its layers');
@@ -80,5 +82,16 @@ for (const hand of HANDS) {
     await write(form.getByLabel('Paid for all of them'), '6');
     await press(form.getByRole('button', { name: 'Save' }));
     await expect(page.getByTestId('goods-takings')).toHaveText('1 pack sold for €6.00.');
+
+    // What its label does not say stands on the notice.
+    await press(page.getByRole('link', { name: 'The notice' }));
+    const line = page.getByRole('region', { name: file.plan.name });
+    await expect(line).toContainText('hand soap');
+    await expect(line).toContainText('Ingredients: Glycerin, Aqua, Sodium Stearate, Parfum');
+    const others = page.getByRole('checkbox', { name: 'Bare Face' });
+    await press(others);
+    await press(page.getByRole('button', { name: 'Show these' }));
+    await expect(page.getByRole('region', { name: 'Bare Face' })).toContainText('Ingredients:');
+    await expect(line).toBeVisible();
   });
 }

@@ -123,6 +123,7 @@ test('one broken record in each table in turn: every page opens, and no endpoint
       '/products',
       '/products/bar',
       '/products/stock',
+      '/products/notice',
       '/purchases',
       '/purchases/bar',
       ...records,

@@ -2,6 +2,10 @@
 export const LABEL_RULES = ['eu-cosmetic', 'us-cosmetic', 'us-soap'] as const;
 export type LabelRules = (typeof LABEL_RULES)[number];
 
+/** Where a list of ingredients stands: on the label, or on a notice beside what is sold. */
+export const LIST_PLACES = ['label', 'notice'] as const;
+export type ListPlace = (typeof LIST_PLACES)[number];
+
 export const MM_PER_INCH = 25.4;
 export const MM2_PER_IN2 = MM_PER_INCH * MM_PER_INCH;
 
@@ -12,6 +16,14 @@ export const FREE_PLACE_IN2 = 5;
 
 export function isUs(rules: LabelRules): boolean {
   return rules !== 'eu-cosmetic';
+}
+
+/**
+ * Whether the ingredients stand on a notice beside it instead, as they may of soap and other small products in the EU
+ * (Regulation (EC) No 1223/2009, Art. 19(3); from memory).
+ */
+export function isOnNotice(rules: LabelRules, listOn: ListPlace): boolean {
+  return !isUs(rules) && listOn === 'notice';
 }
 
 /** Whether the net quantity has to stand in the lowest part of the panel. */

@@ -18,7 +18,7 @@ export function newProduct(
     good: { by: 'date', months: 12 },
     barcode: null,
     prices: { retail: null, wholesale: null },
-    label: { layout: 'sticker', ...size, faceMm2: null, hasQr: false, hasLayers: true },
+    label: { layout: 'sticker', ...size, faceMm2: null, hasQr: false, hasLayers: true, listOn: 'label' },
   };
 }
 

@@ -1,5 +1,5 @@
 import { LABEL_LAYOUTS } from '../label/labelLayout';
-import { LABEL_RULES } from '../label/labelRules';
+import { LABEL_RULES, LIST_PLACES } from '../label/labelRules';
 import { ALLERGEN_LISTS } from '../materials/allergenNames';
 import { moneySchema } from '../units/moneySchema';
 import { z } from '../zod';
@@ -62,6 +62,8 @@ export const productSchema = z.strictObject({
     hasQr: z.boolean().default(false),
     /** Its layers in their colours, along the edge of the front. */
     hasLayers: z.boolean().default(false),
+    /** Where the ingredients stand, by the rules of the EU. */
+    listOn: z.enum(LIST_PLACES).default('label'),
   }),
 });
 

@@ -1,4 +1,4 @@
-import { type FormEvent, useRef, useState } from 'react';
+import { type SubmitEvent, useRef, useState } from 'react';
 import type { GoodsEdit } from '../../core/goods/goods';
 import type { Goods, GoodsLot } from '../../core/goods/goodsView';
 import type { Product } from '../../core/product/product';
@@ -60,7 +60,7 @@ export function GoodsEditForm(props: Props) {
   const placeTo = chosenTo === ANOTHER ? name.trim() : chosenTo;
   const lacksName = kind === 'moved' && chosenTo === ANOTHER && placeTo === '';
 
-  async function submit(event: FormEvent) {
+  async function submit(event: SubmitEvent) {
     event.preventDefault();
     setAsked(true);
     if (!packs.success || busy || lacksName) return;

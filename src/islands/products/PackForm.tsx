@@ -1,4 +1,4 @@
-import { type FormEvent, useRef, useState } from 'react';
+import { type SubmitEvent, useRef, useState } from 'react';
 import { firstOut, type Goods, mostPacks, type PackablePart } from '../../core/goods/goodsView';
 import { parseFigure } from '../../core/units/parseFigure';
 import { counted, listed } from '../../words/en/plural';
@@ -42,7 +42,7 @@ export function PackForm({ productId, parts, isSaved, onPacked }: Props) {
   const text = typed ?? String(rule.most);
   const packs = parseFigure(text, rule);
 
-  async function submit(event: FormEvent) {
+  async function submit(event: SubmitEvent) {
     event.preventDefault();
     if (!packs.success || busy || !isSaved) return;
     setBusy(true);

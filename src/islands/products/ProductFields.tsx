@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { LABEL_LAYOUTS } from '../../core/label/labelLayout';
-import { isUs, LABEL_RULES } from '../../core/label/labelRules';
+import { isUs, LABEL_RULES, LIST_PLACES } from '../../core/label/labelRules';
 import { ALLERGEN_LISTS } from '../../core/materials/allergenNames';
 import { FORMS, type Product } from '../../core/product/product';
 import type { FigureRule } from '../../core/units/parseFigure';
@@ -10,6 +10,8 @@ import {
   FORM_NAMES,
   LAYOUT_NAMES,
   LIST_OF_BEFORE_NOTE,
+  LIST_PLACE_NAMES,
+  NOTICE_NOTE,
   RULE_NAMES,
 } from '../../words/en/label/labelNames';
 import { Choice } from '../shared/Choice';
@@ -270,6 +272,20 @@ export function LabelFields({ product, onChange }: Pick<FieldsProps, 'product' |
             onPick={(next) => onChange({ allergenList: next as Product['allergenList'] })}
           />
           {product.allergenList === 'before' && <p className="quiet text-sm">{LIST_OF_BEFORE_NOTE}</p>}
+          <Pick
+            label="Ingredients stand"
+            value={label.listOn}
+            options={LIST_PLACES.map((each) => [each, LIST_PLACE_NAMES[each]])}
+            onPick={(next) => cut({ listOn: next as Product['label']['listOn'] })}
+          />
+          {label.listOn === 'notice' && (
+            <p className="quiet text-sm">
+              {NOTICE_NOTE}{' '}
+              <a className="link" href="/products/notice">
+                The notice
+              </a>
+            </p>
+          )}
         </div>
       )}
       {isUs(rules) && (

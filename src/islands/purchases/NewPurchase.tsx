@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { type FormEvent, useState } from 'react';
+import { type SubmitEvent, useState } from 'react';
 import type { Purchase, PurchaseLine } from '../../core/purchase/purchase';
 import { Line } from '../shared/Line';
 import { useMake } from '../shared/useMake';
@@ -15,7 +15,7 @@ export default function NewPurchase({ lines, label }: Props) {
   const [name, setName] = useState('');
   const [asked, setAsked] = useState(false);
   const { busy, problem, make } = useMake<Purchase>('purchases');
-  function submit(event: FormEvent) {
+  function submit(event: SubmitEvent) {
     event.preventDefault();
     setAsked(true);
     if (name.trim() !== '') void make({ name, lines, orderedOn: null, postage: null, note: '' });

@@ -1,4 +1,4 @@
-import { type FormEvent, useRef, useState } from 'react';
+import { type SubmitEvent, useRef, useState } from 'react';
 import type { PurchaseLine } from '../../core/purchase/purchase';
 import type { Lot } from '../../core/stock/lot';
 import { minorUnitsOf, moneyOf, payable } from '../../core/units/money';
@@ -41,7 +41,7 @@ export function ReceiveForm({ purchaseId, line, name, isCounted, currency, came,
       ? null
       : moneyOf(payable((minorUnitsOf(line.price) * amount) / line.amount, currency));
 
-  async function submit(event: FormEvent) {
+  async function submit(event: SubmitEvent) {
     event.preventDefault();
     setAsked(true);
     if (number.trim() === '' || busy) return;

@@ -19,6 +19,12 @@ export const ALLERGEN_LIST_NAMES = {
 export const LIST_OF_BEFORE_NOTE =
   'Only for what was on sale before 31 July 2026, until 31 July 2028; from memory.';
 
+export const LIST_PLACE_NAMES = { label: 'on the label', notice: 'on a notice beside it' } as const;
+
+/** When the ingredients may stand beside what is sold. */
+export const NOTICE_NOTE =
+  'For soap and other small products whose label, tag or leaflet has no room for it: Regulation (EC) No 1223/2009, Art. 19(3), from memory.';
+
 export const LAYOUT_NAMES = {
   sticker: 'Sticker',
   band: 'Band around it',

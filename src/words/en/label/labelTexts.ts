@@ -1,6 +1,6 @@
 import type { Maker } from '../../../core/houseRules/selling';
 import type { LabelPart, LabelTexts, TextKind } from '../../../core/label/label';
-import { isUs, type LabelRules } from '../../../core/label/labelRules';
+import { isOnNotice, isUs, type LabelRules, type ListPlace } from '../../../core/label/labelRules';
 import { type NetQuantity, netQuantity } from '../../../core/label/netQuantity';
 import { goodUntil } from '../../../core/product/goodUntil';
 import { showNumber } from '../../../core/units/showQuantity';
@@ -18,11 +18,12 @@ export interface Said {
     origin: string;
   }[];
   good: { by: 'date' | 'opened'; months: number };
+  label: { listOn: ListPlace };
 }
 
 /** The texts of a label, those that are empty left out. */
 export function labelTexts(
-  { name, rules, words, good }: Said,
+  { name, rules, words, good, label }: Said,
   parts: readonly LabelPart[],
   maker: Maker,
   locale: string,
@@ -42,7 +43,7 @@ export function labelTexts(
     net: netWords(parts, rules, locale),
     jar: hasJar(rules, good) ? `${good.months} M` : null,
     back: told([
-      ['ingredients', ingredientsWords(parts, rules)],
+      ['ingredients', isOnNotice(rules, label.listOn) ? '' : ingredientsWords(parts, rules)],
       ['directions', lines('directions')],
       ['cautions', cautions],
       ['origin', side('origin')],
@@ -57,7 +58,8 @@ function unique(texts: readonly string[]): string[] {
   return [...new Set(texts.filter((text) => text !== ''))];
 }
 
-function ingredientsWords(parts: readonly LabelPart[], rules: LabelRules): string {
+/** A line for each plan. */
+export function ingredientsWords(parts: readonly LabelPart[], rules: LabelRules): string {
   const list = ({ ingredients }: LabelPart) =>
     ingredients === null ? '?' : listWords(ingredients.list, isUs(rules) ? 'us' : 'eu');
   const [only] = parts;
