@@ -20,6 +20,10 @@ export async function soakFiles(plans: number, seed: number): Promise<void> {
       const { status } = await fetch(server.base + page);
       console.log(`${page} answers ${status}`);
     }
+  } catch (error) {
+    const { exitCode, signalCode } = server.process;
+    console.log(`The server ${exitCode ?? signalCode ?? 'still runs'}: ${server.printed().slice(-2000)}`);
+    throw error;
   } finally {
     await server.stop();
     remove();

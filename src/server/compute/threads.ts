@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import Piscina from 'piscina';
+import { logProblem } from '../logLine';
 import { Problem } from '../problem';
 import workOut, { type Answered, type Asked, type Input, type Name, type Output } from './work';
 
@@ -15,15 +16,21 @@ const LIMIT_MS: Record<Urgency, number> = { asked: 20_000, ahead: 300_000 };
 const MOST_WAITING = 100;
 const LARGEST_HEAP_MB = 384;
 
-const threads = (most: number) =>
-  new Piscina<Asked<Name>, Answered<Name>>({
-    filename: FILE.href,
+/** Threads that work by a file. One that ends while it has nothing to do takes nobody with it. */
+export function threadsOf<Task, Result>(file: URL, most: number): Piscina<Task, Result> {
+  const pool = new Piscina<Task, Result>({
+    filename: file.href,
     minThreads: 0,
     maxThreads: most,
     idleTimeout: 60_000,
     maxQueue: MOST_WAITING,
     resourceLimits: { maxOldGenerationSizeMb: LARGEST_HEAP_MB },
   });
+  pool.on('error', (error) => logProblem(error, 'in a thread between two tasks'));
+  return pool;
+}
+
+const threads = (most: number) => threadsOf<Asked<Name>, Answered<Name>>(FILE, most);
 
 /** What somebody waits for has threads of its own; what is worked out ahead never stands before it. */
 const pools = isBuilt ? { asked: threads(Math.max(1, availableParallelism() - 1)), ahead: threads(1) } : null;
