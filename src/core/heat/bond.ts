@@ -1,5 +1,5 @@
 import { conduct, type Fineness, USUAL_FINENESS } from './conduct';
-import { type Ends, poured, type Slab, type Stack, topOf, topWithin } from './stack';
+import { copyOf, type Ends, poured, type Slab, type Stack, topWithin } from './stack';
 import { meltsToC, type Substance } from './substance';
 
 /** A pour that is this liquid again joins what is poured on it: tuned against practice. */
@@ -11,7 +11,7 @@ const STREAM_WM2K = 2000;
 const LONGEST_S = 900;
 /** Heat goes no further while it lasts: some minutes. */
 const REACHED_M = 0.012;
-/** Nor that of a stream: of a step at the surface erfc(x / 2√(α t)) is felt, a millionth here. */
+/** Nor that of a stream while it strikes: of a step at the surface erfc(x / 2√(α t)) is felt, a millionth so deep. */
 const STREAM_REACHED_M = 0.0056;
 /** Below the deepest it has been by so much, it is on its way back. */
 const RECEDING_M = 5e-5;
@@ -60,7 +60,7 @@ export function meet(
   const on = below.slabs[below.slab[below.slab.length - 1] ?? 0];
   if (!first || !on?.substance.melting) throw new RangeError('nothing to pour, or nothing that melts below');
   const joinsC = meltsToC(on.substance.melting, JOINS_LIQUID);
-  let stack = topOf(below, REACHED_M);
+  let stack = copyOf(topWithin(below, REACHED_M));
   const isCut = stack.tempC.length < below.tempC.length;
   const near = { ...ends, bottom: isCut ? null : ends.bottom };
   const base = Math.max(0, floor - (below.tempC.length - stack.tempC.length));

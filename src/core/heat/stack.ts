@@ -77,21 +77,10 @@ export function copyOf(stack: Stack): Stack {
   return { ...stack, tempC: stack.tempC.slice(), liquid: stack.liquid.slice() };
 }
 
-/** The uppermost cells, down to a depth at least; what lies below is left out. */
-export function topOf(stack: Stack, depthM: number): Stack {
-  const first = firstWithin(stack, depthM);
-  return {
-    ...stack,
-    thicknessM: stack.thicknessM.slice(first),
-    slab: stack.slab.slice(first),
-    tempC: stack.tempC.slice(first),
-    liquid: stack.liquid.slice(first),
-  };
-}
-
-/** The same cells, seen by themselves: what changes in them changes in the stack. */
+/** The uppermost cells, down to a depth at least, seen by themselves: what changes in them changes in the stack. */
 export function topWithin(stack: Stack, depthM: number): Stack {
-  const first = firstWithin(stack, depthM);
+  let first = stack.tempC.length;
+  for (let depth = 0; first > 0 && depth < depthM - 1e-9; depth += stack.thicknessM[first] ?? 0) first--;
   return {
     ...stack,
     thicknessM: stack.thicknessM.subarray(first),
@@ -99,12 +88,6 @@ export function topWithin(stack: Stack, depthM: number): Stack {
     tempC: stack.tempC.subarray(first),
     liquid: stack.liquid.subarray(first),
   };
-}
-
-function firstWithin({ thicknessM }: Stack, depthM: number): number {
-  let first = thicknessM.length;
-  for (let depth = 0; first > 0 && depth < depthM - 1e-9; depth += thicknessM[first] ?? 0) first--;
-  return first;
 }
 
 /** Heat in the stack over a temperature, J/m². */
