@@ -7,7 +7,9 @@ import type { PourPlan } from '../core/schedule/pourPlan';
 import { compute, type Urgency } from './compute/threads';
 import type { PourPlanFound } from './compute/work';
 
-const kept = keptPourPlans<PourPlanFound>();
+/** In tasks: an ordinary plan has some dozen, a crowded one of many rounds some ten thousand, which are as many megabytes. */
+const MOST_TASKS = 20_000;
+const kept = keptPourPlans<PourPlanFound>(MOST_TASKS, ({ pourPlan }) => pourPlan.tasks.length);
 /** Of more plans than a page of cards shows. */
 const keptFound = keptPourPlans<HeatFound>(2000);
 const underWay = new Map<string, Promise<PourPlanFound>>();

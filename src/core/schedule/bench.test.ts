@@ -101,4 +101,10 @@ test('pour plans are kept by their key, and the one that was asked for longest a
   assert.equal(plans.find('a'), a);
   plans.keep('c', c);
   assert.deepEqual([plans.find('a'), plans.find('b'), plans.find('c')], [a, undefined, c]);
+  // By weight: as many go as it takes, and what is heavier than all may be is not kept.
+  const heavy = keptPourPlans(4, ({ samples }) => samples);
+  for (const [key, plan] of Object.entries({ a, b, c })) heavy.keep(key, plan);
+  assert.deepEqual([heavy.find('a'), heavy.find('b'), heavy.find('c')], [undefined, undefined, c]);
+  heavy.keep('d', { samples: 5 } as PourPlan);
+  assert.deepEqual([heavy.find('c'), heavy.find('d')], [undefined, undefined]);
 });

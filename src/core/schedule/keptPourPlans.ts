@@ -29,8 +29,15 @@ export interface KeptPourPlans<Kept> {
   keep(key: string, pourPlan: Kept): void;
 }
 
-/** @param most so many are kept; what was asked for longest ago goes first */
-export function keptPourPlans<Kept = PourPlan>(most = 40): KeptPourPlans<Kept> {
+/**
+ * @param most so many are kept, or so much by what each weighs; what was asked for longest ago goes first, and what
+ *   weighs more than all may is not kept
+ * @param weightOf one each, where it is left out
+ */
+export function keptPourPlans<Kept = PourPlan>(
+  most = 40,
+  weightOf: (kept: Kept) => number = () => 1,
+): KeptPourPlans<Kept> {
   const kept = new Map<string, Kept>();
   return {
     find(key) {
@@ -44,8 +51,12 @@ export function keptPourPlans<Kept = PourPlan>(most = 40): KeptPourPlans<Kept> {
     keep(key, pourPlan) {
       kept.delete(key);
       kept.set(key, pourPlan);
-      const [oldest] = kept.keys();
-      if (kept.size > most && oldest !== undefined) kept.delete(oldest);
+      let weight = [...kept.values()].reduce((sum, each) => sum + weightOf(each), 0);
+      for (const [oldest, each] of kept) {
+        if (weight <= most) break;
+        kept.delete(oldest);
+        weight -= weightOf(each);
+      }
     },
   };
 }
