@@ -9,9 +9,10 @@ import type { StoredItem } from '../shared/saveQueue';
 import { withShowing } from '../shared/showing';
 import { useDesk } from '../shared/useDesk';
 import { GoodsPanel } from './GoodsPanel';
+import { LabelFields } from './LabelFields';
 import { LabelPanel, type RunChoice } from './LabelPanel';
 import { PackCostPanel } from './PackCostPanel';
-import { LabelFields, type Named, PackFields, PriceFields, WordFields } from './ProductFields';
+import { type Named, PackFields, PriceFields, WordFields } from './ProductFields';
 
 interface Props {
   start: StoredItem<Product>;

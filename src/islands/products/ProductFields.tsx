@@ -1,23 +1,12 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { LABEL_LAYOUTS } from '../../core/label/labelLayout';
-import { isUs, LABEL_RULES, LIST_PLACES } from '../../core/label/labelRules';
-import { ALLERGEN_LISTS } from '../../core/materials/allergenNames';
 import { FORMS, type Product } from '../../core/product/product';
 import type { FigureRule } from '../../core/units/parseFigure';
-import {
-  ALLERGEN_LIST_NAMES,
-  FORM_NAMES,
-  LAYOUT_NAMES,
-  LIST_OF_BEFORE_NOTE,
-  LIST_PLACE_NAMES,
-  NOTICE_NOTE,
-  RULE_NAMES,
-} from '../../words/en/label/labelNames';
-import { Choice } from '../shared/Choice';
+import { FORM_NAMES } from '../../words/en/label/labelNames';
 import { FigureField } from '../shared/FigureField';
 import { Line } from '../shared/Line';
 import { MoneyField } from '../shared/MoneyField';
+import { OneOf } from './OneOf';
 
 export interface Named {
   id: string;
@@ -32,11 +21,6 @@ export interface FieldsProps {
 }
 
 const PIECES: FigureRule = { unit: '', least: 1, most: 100, whole: true };
-const MONTHS: FigureRule = { unit: '', least: 1, most: 120, whole: true };
-const WIDTH: FigureRule = { unit: 'mm', least: 15, most: 400 };
-const HEIGHT: FigureRule = { unit: 'mm', least: 10, most: 300 };
-const FACE: FigureRule = { unit: 'cm²', least: 0, most: 10_000 };
-const MM2_PER_CM2 = 100;
 const MOST = { parts: 12, packaging: 12, words: 4 };
 
 /** What is in a pack, and what it is packed in. */
@@ -46,11 +30,11 @@ export function PackFields({ product, plans, packaging, onChange }: FieldsProps)
   const nextPacked = packaging.find(({ id }) => !packed.some(({ materialId }) => materialId === id));
   return (
     <>
-      <Pick
+      <OneOf
         label="Packed as"
         value={product.form}
         options={FORMS.map((form) => [form, FORM_NAMES[form]])}
-        onPick={(form) => onChange({ form: form as Product['form'] })}
+        onPick={(form) => onChange({ form })}
       />
       {parts.map((part, place) => (
         <Row
@@ -59,7 +43,7 @@ export function PackFields({ product, plans, packaging, onChange }: FieldsProps)
           isOnly={parts.length === 1}
           onRemove={() => onChange({ parts: parts.filter((_, index) => index !== place) })}
         >
-          <Pick
+          <OneOf
             label="Pieces of"
             value={part.planId}
             options={plans
@@ -92,7 +76,7 @@ export function PackFields({ product, plans, packaging, onChange }: FieldsProps)
           what={nameOf(packaging, each.materialId)}
           onRemove={() => onChange({ packaging: packed.filter((_, index) => index !== place) })}
         >
-          <Pick
+          <OneOf
             label="Packed in"
             value={each.materialId}
             options={packaging
@@ -230,117 +214,6 @@ export function WordFields({ product: { words }, onChange }: Pick<FieldsProps, '
   );
 }
 
-/** By which rules, and how it is cut. */
-export function LabelFields({ product, onChange }: Pick<FieldsProps, 'product' | 'onChange'>) {
-  const { label, good, rules, barcode } = product;
-  const cut = (part: Partial<Product['label']>) => onChange({ label: { ...label, ...part } });
-  const isRound = label.layout === 'round';
-  return (
-    <div className="grid grid-cols-2 items-start gap-2">
-      <Pick
-        label="By the rules of"
-        value={rules}
-        options={LABEL_RULES.map((each) => [each, RULE_NAMES[each]])}
-        onPick={(next) => onChange({ rules: next as Product['rules'] })}
-      />
-      <Pick
-        label="Cut as"
-        value={label.layout}
-        options={LABEL_LAYOUTS.map((each) => [each, LAYOUT_NAMES[each]])}
-        onPick={(layout) => cut({ layout: layout as Product['label']['layout'] })}
-      />
-      <FigureField
-        label={isRound ? 'Across' : label.layout === 'band' ? 'Long' : 'Wide'}
-        rule={WIDTH}
-        value={label.widthMm}
-        onChange={(widthMm) => cut({ widthMm })}
-      />
-      {!isRound && (
-        <FigureField
-          label="High"
-          rule={HEIGHT}
-          value={label.heightMm}
-          onChange={(heightMm) => cut({ heightMm })}
-        />
-      )}
-      {!isUs(rules) && (
-        <div className="col-span-2 flex flex-col">
-          <Pick
-            label="Allergens by"
-            value={product.allergenList}
-            options={ALLERGEN_LISTS.map((each) => [each, ALLERGEN_LIST_NAMES[each]])}
-            onPick={(next) => onChange({ allergenList: next as Product['allergenList'] })}
-          />
-          {product.allergenList === 'before' && <p className="quiet text-sm">{LIST_OF_BEFORE_NOTE}</p>}
-          <Pick
-            label="Ingredients stand"
-            value={label.listOn}
-            options={LIST_PLACES.map((each) => [each, LIST_PLACE_NAMES[each]])}
-            onPick={(next) => cut({ listOn: next as Product['label']['listOn'] })}
-          />
-          {label.listOn === 'notice' && (
-            <p className="quiet text-sm">
-              {NOTICE_NOTE}{' '}
-              <a className="link" href="/products/notice">
-                The notice
-              </a>
-            </p>
-          )}
-        </div>
-      )}
-      {isUs(rules) && (
-        <FigureField
-          label="Face of the pack, where it is larger; 0: the label’s"
-          className="col-span-2"
-          rule={FACE}
-          value={(label.faceMm2 ?? 0) / MM2_PER_CM2}
-          onChange={(cm2) => cut({ faceMm2: cm2 === 0 ? null : cm2 * MM2_PER_CM2 })}
-        />
-      )}
-      <Pick
-        label="Good until"
-        value={good.by}
-        options={[
-          ['date', 'a date'],
-          ['opened', 'after it is opened'],
-        ]}
-        onPick={(by) => onChange({ good: { ...good, by: by === 'opened' ? 'opened' : 'date' } })}
-      />
-      <FigureField
-        label="Months"
-        rule={MONTHS}
-        value={good.months}
-        onChange={(months) => onChange({ good: { ...good, months } })}
-      />
-      <Line
-        label="Number of the goods, EAN or UPC"
-        value={barcode ?? ''}
-        most={13}
-        className="col-span-2"
-        onText={(text) => onChange({ barcode: text.trim() === '' ? null : text.trim() })}
-      />
-      <label className="col-span-2 flex min-h-11 cursor-pointer items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox"
-          checked={label.hasQr}
-          onChange={({ target }) => cut({ hasQr: target.checked })}
-        />
-        the batch code as a QR code
-      </label>
-      <label className="col-span-2 flex min-h-11 cursor-pointer items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox"
-          checked={label.hasLayers}
-          onChange={({ target }) => cut({ hasLayers: target.checked })}
-        />
-        its layers in their colours
-      </label>
-    </div>
-  );
-}
-
 function nameOf(all: readonly Named[], id: string): string {
   return all.find((each) => each.id === id)?.name ?? id;
 }
@@ -379,24 +252,5 @@ function Add({ label, onAdd }: { label: string; onAdd(): void }) {
       <Plus size={18} aria-hidden="true" />
       {label}
     </button>
-  );
-}
-
-interface PickProps {
-  label: string;
-  value: string;
-  options: readonly (readonly [value: string, name: string])[];
-  onPick(value: string): void;
-}
-
-function Pick({ label, value, options, onPick }: PickProps) {
-  return (
-    <Choice label={label} value={value} className="flex-1" onChange={onPick}>
-      {options.map(([each, name]) => (
-        <option key={each} value={each}>
-          {name}
-        </option>
-      ))}
-    </Choice>
   );
 }
