@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import highsLoader from 'highs';
 import { ingredientsOf, type Pack } from '../../src/core/ingredients/ingredients';
-import { mostOfPack } from '../../src/core/ingredients/packOrder';
+import { mostOfPack } from '../../src/core/materials/packOrder';
 import { seededRandom } from '../../src/core/seededRandom';
 
 /**

@@ -1,5 +1,5 @@
 import { inciKey } from '../materials/inciName';
-import { mostOfPack, ONE_PERCENT, type PackOrder } from './packOrder';
+import { mostOfPack, ONE_PERCENT, type PackOrder } from '../materials/packOrder';
 
 /** Something that went in, with what its pack says is in it. */
 export interface Pack {

@@ -48,7 +48,10 @@ export function packsOf(
 /** A material of a sheet with what its pack was found to tell after the sheet was made. */
 function toldSince(then: Material, now: Material | null): Material {
   if (then.kind === 'packaging' || now === null || now.kind !== then.kind) return then;
-  const told = { inci: then.inci ?? now.inci, inciShares: then.inciShares ?? now.inciShares };
+  const inci = then.inci ?? now.inci;
+  // Shares are of the list that they were typed beside.
+  const isSameList = String(inci) === String(now.inci);
+  const told = { inci, inciShares: then.inciShares ?? (isSameList ? now.inciShares : null) };
   return then.kind === 'fragrance' && now.kind === 'fragrance'
     ? { ...then, ...told, allergens: then.allergens ?? now.allergens }
     : { ...then, ...told };

@@ -85,7 +85,10 @@ const anyMaterial: fc.Arbitrary<Material> = fc.oneof(
     .chain((facts) => {
       // Shares are of ingredients that are on the list, each once.
       const [first] = facts.inci ?? [];
-      const shares = shared.map((ofMaterial) => (first ? [{ name: first, ofMaterial }] : []));
+      // The first of several may be anything from half of it on; alone it is all of it.
+      const ofFirst =
+        facts.inci?.length === 1 ? fc.constant(1) : fc.integer({ min: 50, max: 90 }).map((n) => n / 100);
+      const shares = ofFirst.map((ofMaterial) => (first ? [{ name: first, ofMaterial }] : []));
       return orUnknown(shares).map((inciShares) => base({ ...facts, inciShares }));
     }),
   fc
@@ -162,7 +165,7 @@ test('each text that can’t be read is named with its mend', () => {
   assert.match(faults('fragrance', { allergens: 'Linalool 140 %' }).allergens ?? '', /0 to 100/);
   const list = { inci: 'Glycerin, 1,2-Hexanediol, Aqua' };
   assert.deepEqual(
-    faults('base', { ...list, inciShares: 'GLYCERIN 20 %, 1,2-hexanediol 2,5 %, Water 30 %' }),
+    faults('base', { ...list, inciShares: 'GLYCERIN 70 %, 1,2-hexanediol 27,5 %, Water 2,5 %' }),
     {},
   );
   assert.match(
@@ -178,6 +181,12 @@ test('each text that can’t be read is named with its mend', () => {
     faults('base', { ...list, inciShares: 'Aqua 60 %; Glycerin 41 %' }).inciShares ?? '',
     /more than 100 %/,
   );
+  for (const against of ['Aqua 99 %', 'Aqua 20 %; Glycerin 10 %', 'Glycerin 0.5 %'])
+    assert.match(
+      faults('base', { ...list, inciShares: against }).inciShares ?? '',
+      /order of the pack/,
+      against,
+    );
   assert.match(faults('base', { ...list, inciShares: 'constructor ½' }).inciShares ?? '', /no share/);
   assert.match(faults('fragrance', { origins: 'moon' }).origins ?? '', /none of: nut/);
   assert.match(faults('fragrance', { readings: '20 drops' }).readings ?? '', /not a reading/);

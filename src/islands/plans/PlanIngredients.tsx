@@ -2,8 +2,7 @@ import { useMemo } from 'react';
 import { ingredientsOf } from '../../core/ingredients/ingredients';
 import { packsOf } from '../../core/ingredients/packsOf';
 import type { Sheet } from '../../core/plan/sheet';
-import { listWords, shareWords } from '../../words/en/ingredientWords';
-import { listed } from '../../words/en/plural';
+import { lackWords, listWords, shareWords } from '../../words/en/ingredientWords';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
@@ -19,18 +18,11 @@ export default function PlanIngredients({ sheet }: { sheet: Sheet }) {
   const open = told.list.filter(({ maySwap }) => maySwap);
   return (
     <div className="text-sm">
-      {told.unlisted.length > 0 && (
-        <p className="text-warning">
-          No list of ingredients: {listed(told.unlisted)}. It stands under its own name until its list is
-          typed on the shelf; of pieces of a plan, once some are kept there.
+      {lackWords(told).map((words) => (
+        <p key={words} className="text-warning">
+          {words}
         </p>
-      )}
-      {told.contradicted.length > 0 && (
-        <p className="text-warning">A list contradicts what is known of it: {listed(told.contradicted)}.</p>
-      )}
-      {told.allergensUnknown.length > 0 && (
-        <p className="text-warning">Nobody has told the allergens of {listed(told.allergensUnknown)}.</p>
-      )}
+      ))}
       <p className="select-all">{listWords(told.list, 'eu')}</p>
       {open.map((each) => (
         <p key={each.name} className="quiet">

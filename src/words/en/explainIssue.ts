@@ -68,6 +68,11 @@ const SCHEMA_FAULTS: ReadonlyMap<string, (id: string) => string> = new Map<strin
   ['share-not-listed', (id) => `tells a share of “${id}”, which is not among the ingredients of the pack`],
   ['share-twice', (id) => `tells the share of “${id}” twice`],
   ['shares-above-all', () => 'adds up to more than 100 %'],
+  [
+    'shares-against-order',
+    () =>
+      'can’t be so in the order of the pack: from 1 % up each is as much as the next or more, and all of them are 100 %',
+  ],
   ['no-semicolon', () => 'must not hold a semicolon'],
   ['profile-from-floor', () => 'must begin at the floor, at a height of 0'],
   ['profile-rises', () => 'must rise from point to point'],

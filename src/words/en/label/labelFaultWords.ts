@@ -1,5 +1,6 @@
 import type { LabelFault } from '../../../core/label/labelFaults';
 import { showNumber } from '../../../core/units/showQuantity';
+import { LACK_WORDS } from '../ingredientWords';
 import { listed } from '../plural';
 import { showDay } from '../showTime';
 
@@ -14,11 +15,11 @@ export function labelFaultWords(fault: LabelFault, locale: string): string {
     case 'ingredients-unknown':
       return `Something that was melted again for ${listed(fault.plans)} is not known, so its ingredients can’t be listed.`;
     case 'unlisted':
-      return `No list of ingredients: ${listed(fault.names)}. Type it on the shelf; until then the pack’s own name stands there.`;
+      return LACK_WORDS.unlisted(fault.names);
     case 'contradicted':
-      return `A list contradicts what is known of it: ${listed(fault.names)}.`;
+      return LACK_WORDS.contradicted(fault.names);
     case 'allergens-unknown':
-      return `Nobody has told the allergens of ${listed(fault.names)}: above 0.01 % they are named. Type them on the shelf, or “none”.`;
+      return LACK_WORDS.allergensUnknown(fault.names);
     case 'list-of-before':
       return `From ${showDay(fault.from, locale)} on the longer list of allergens holds for all that is sold: choose it.`;
     case 'may-swap':
