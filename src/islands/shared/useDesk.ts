@@ -24,6 +24,12 @@ export interface Desk<Item> {
   problem: ComponentProps<typeof RecordProblem> | null;
 }
 
+/** A page that is asked for again may come back before what was sent on leaving it is stored. */
+function wasOpenBefore(): boolean {
+  const [entry] = performance.getEntriesByType('navigation');
+  return entry instanceof PerformanceNavigationTiming && entry.type !== 'navigate';
+}
+
 /**
  * @param path of its endpoint, without its id
  * @param faultOf why it can't be saved as it stands
@@ -45,6 +51,15 @@ export function useDesk<Item extends { id: string }>(
     const timer = setTimeout(() => void queue.flush(), QUIET_MS);
     return () => clearTimeout(timer);
   }, [item, fault, queue]);
+  useEffect(() => {
+    if (!wasOpenBefore()) return;
+    void callApi<StoredItem<Item>>('GET', `${path}/${encodeURIComponent(start.item.id)}`).then((answer) => {
+      if (!answer.success || answer.data.revision <= queue.revision() || queue.state().kind !== 'saved')
+        return;
+      queue.takeTheirs(answer.data.item, answer.data.revision);
+      setItem(answer.data.item);
+    });
+  }, [path, start.item.id, queue]);
   const typed = useRef({ what: '', atMs: 0 });
   return {
     item,
