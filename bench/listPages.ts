@@ -7,7 +7,9 @@ import { fileOf, fill, type Size } from './largeWorkshop';
 
 const SMALL: Size = { runs: 100, plans: 10, materials: 2000 };
 const LARGE: Size = { runs: 10_000, plans: 1000, materials: 2000 };
-const TIMES = 15;
+const TIMES = 25;
+/** So often each page is asked for before it is timed. */
+const WARMING = 5;
 
 const middle = (figures: number[]) => figures.sort((a, b) => a - b)[Math.floor(figures.length / 2)] ?? 0;
 
@@ -80,26 +82,33 @@ const PAGES = [
   '/shelf',
 ];
 
-/** How long the built server takes for each page, ms. */
-async function pages(folder: string): Promise<Map<string, number>> {
-  const server = await startServer(folder);
-  const found = new Map<string, number>();
+/** How long a built server takes for a page, ms. */
+async function took(base: string, page: string, time: number): Promise<number> {
+  // Each under an address of its own: what was answered a moment ago is not made again.
+  const address = new URL(page, base);
+  address.searchParams.set('time', String(time));
+  const began = performance.now();
+  const answer = await fetch(address);
+  await answer.text();
+  if (!answer.ok) throw new Error(`${page} answers ${answer.status}`);
+  return performance.now() - began;
+}
+
+/** The pages of both workshops by turns, so that a slow minute of the machine is in both. */
+async function pages(folders: readonly [string, string]): Promise<void> {
+  const [small, large] = [await startServer(folders[0]), await startServer(folders[1])];
   for (const page of PAGES) {
-    const figures: number[] = [];
-    for (let time = 0; time < TIMES + 2; time++) {
-      // Each under an address of its own: what was answered a moment ago is not made again.
-      const address = new URL(page, server.base);
-      address.searchParams.set('time', String(time));
-      const began = performance.now();
-      const answer = await fetch(address);
-      await answer.text();
-      if (!answer.ok) throw new Error(`${page} answers ${answer.status}`);
-      if (time > 1) figures.push(performance.now() - began);
+    const figures: { few: number; many: number }[] = [];
+    for (let time = 0; time < TIMES + WARMING; time++) {
+      const pair = { few: await took(small.base, page, time), many: await took(large.base, page, time) };
+      if (time >= WARMING) figures.push(pair);
     }
-    found.set(page, middle(figures));
+    const [few, many] = [middle(figures.map((pair) => pair.few)), middle(figures.map((pair) => pair.many))];
+    console.log(
+      `  ${page.padEnd(14)} ${many.toFixed(1).padStart(6)} ms, ${few.toFixed(1)} ms, ratio ${(many / few).toFixed(2)}`,
+    );
   }
-  await server.stop();
-  return found;
+  await Promise.all([small.stop(), large.stop()]);
 }
 
 const folders = [temporaryFolder(), temporaryFolder()] as const;
@@ -116,12 +125,5 @@ functions(folders[1].path);
 console.log(
   `each list page, while nothing is written, beside the same with ${SMALL.runs} runs and ${SMALL.plans} plans`,
 );
-const small = await pages(folders[0].path);
-const large = await pages(folders[1].path);
-for (const page of PAGES) {
-  const [few, many] = [small.get(page) ?? 0, large.get(page) ?? 0];
-  console.log(
-    `  ${page.padEnd(14)} ${many.toFixed(1).padStart(6)} ms, ${few.toFixed(1)} ms, ratio ${(many / few).toFixed(2)}`,
-  );
-}
+await pages([folders[0].path, folders[1].path]);
 for (const folder of folders) folder.remove();

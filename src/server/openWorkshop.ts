@@ -99,7 +99,7 @@ export function tablesOf(
   const houseRules = houseRulesTable(db);
   const jugs = recordTable<Jug>(db, 'jugs', recordReader(jugSchema));
   const scales = recordTable<Scale>(db, 'scales', recordReader(scaleSchema));
-  const rules = rulesReader(houseRules, jugs, scales);
+  const rules = rulesReader(db, houseRules, jugs, scales);
   const molds = recordTable<Mold>(db, 'molds', recordReader(moldSchema, [completeMold]));
   return {
     db,

@@ -1,16 +1,19 @@
+import type Database from 'better-sqlite3';
 import type { HouseRules, Jug, Scale } from '../core/houseRules/houseRules';
 import type { houseRulesTable } from '../db/houseRules';
+import { keptUntilWritten } from '../db/keptUntilWritten';
 import type { RecordTable } from '../db/records';
 
 /** The choices with the workshop's jugs and scales; the same value as long as nothing of it is saved. */
 export function rulesReader(
+  db: Database.Database,
   choices: ReturnType<typeof houseRulesTable>,
   jugs: RecordTable<Jug>,
   scales: RecordTable<Scale>,
 ): () => HouseRules {
   const items = <Item extends Jug | Scale>(table: RecordTable<Item>) => table.all().map(({ item }) => item);
   let last: { parts: readonly unknown[]; rules: HouseRules } | null = null;
-  return () => {
+  return keptUntilWritten(db, () => {
     const read = { choices: choices.read().item, jugs: items(jugs), scales: items(scales) };
     const parts = [read.choices, ...read.jugs, null, ...read.scales];
     if (last?.parts.length === parts.length && parts.every((part, place) => part === last?.parts[place]))
@@ -18,5 +21,5 @@ export function rulesReader(
     const rules = { ...read.choices, jugs: read.jugs, scales: read.scales };
     last = { parts, rules };
     return rules;
-  };
+  });
 }
