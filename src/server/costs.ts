@@ -1,5 +1,5 @@
 import { exactly } from '../core/cost/bounds';
-import { type Cost, type CostLine, costOf, houseLines, partOf, plannedLines } from '../core/cost/cost';
+import { type Cost, type CostLine, costOf, houseLines, sheetLines } from '../core/cost/cost';
 import { type CostDifference, differenceOf } from '../core/cost/difference';
 import { plannedHandsS, realHandsS } from '../core/cost/handsTime';
 import { isCounted } from '../core/materials/material';
@@ -44,7 +44,7 @@ export function runCost(workshop: Workshop, run: Run): RunCost {
   );
   const planned = costOf(
     [
-      ...plannedLines(needOf(sheet), stockAt(workshop, sheet, run.startedAt), (id) => partOf(sheet, id)),
+      ...sheetLines(sheet, stockAt(workshop, sheet, run.startedAt)),
       ...houseLines(rules, plannedHandsS(run.snapshot.tasks)),
     ],
     sheet.pieces,

@@ -1,5 +1,5 @@
 import { type Bounds, NOTHING, sumOfBounds, UNKNOWN } from '../core/cost/bounds';
-import { costOf, houseLines, partOf, plannedLines } from '../core/cost/cost';
+import { costOf, houseLines, sheetLines } from '../core/cost/cost';
 import type { Sheet } from '../core/plan/sheet';
 import { needOf, plansMade } from '../core/stock/need';
 import { runCost } from './costs';
@@ -42,6 +42,6 @@ export function costsOfMade(
 function materialsOf(workshop: Workshop, planId: string, sheet: Sheet, within: ReadonlySet<string>): Bounds {
   const needs = needOf(sheet);
   const made = costsOfMade(workshop, plansMade(needs), new Set([...within, planId]));
-  const lines = plannedLines(needs, workshop.lots.stock(), (id) => partOf(sheet, id), made);
+  const lines = sheetLines(sheet, workshop.lots.stock(), made, needs);
   return costOf(lines, sheet.pieces).perPiece ?? UNKNOWN;
 }

@@ -42,7 +42,31 @@ test('a plan says what it costs and sells for, and a run what it really cost, by
   await expect(page.getByText(/^Retail €/)).toBeVisible();
   await page.getByText('Ingredients in order').click();
   await expect(page.getByText(`${base?.name}, Parfum`, { exact: true })).toBeVisible();
-  await looksRight(page, 'what a plan costs');
+
+  // Twice as many with half the scent: told beside the plan, which stays as it is until it is asked to be so.
+  const section = page.getByRole('region', { name: 'Section' });
+  await section.getByText('What if', { exact: true }).click();
+  await section.getByLabel('Pieces', { exact: true }).fill('0');
+  await expect(section.getByRole('alert')).toBeVisible();
+  await section.getByLabel('Pieces', { exact: true }).fill(String(2 * sheet.pieces));
+  await section.getByLabel('A dose').selectOption({ label: `A · ${scent?.name}, 2 %` });
+  const triedDose = section.getByLabel(`A · ${scent?.name}, tried`);
+  await triedDose.fill('constructor');
+  await expect(section.getByRole('alert')).toBeVisible();
+  await triedDose.fill('1 %');
+  const tried = section.getByRole('table', { name: 'What the plan costs now, and as it is tried' });
+  const together = tried.getByRole('row', { name: /^Together/ });
+  await expect(together).toContainText(`€${costs.toFixed(2)}`);
+  await expect(section.getByText(/^A piece costs €\d+\.\d\d less\.$/)).toBeVisible();
+  await looksRight(page, 'what a plan costs, and would cost');
+  expect((await sheetOfPlan(request, id)).pieces).toBe(sheet.pieces);
+  await section.getByRole('button', { name: 'Make the plan so' }).click();
+  await expect.poll(async () => (await sheetOfPlan(request, id)).pieces).toBe(2 * sheet.pieces);
+  const twice = (await sheetOfPlan(request, id)).totals.baseG;
+  await expect(term('Together')).toHaveText(`€${(twice * 0.01 + twice * 0.01 * 0.2).toFixed(2)}`);
+  await expect(triedDose).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await sheetOfPlan(request, id)).pieces).toBe(sheet.pieces);
 
   // Ten parts of a hundred too much base is weighed, and one of six bars is not good.
   let run: Run = await (

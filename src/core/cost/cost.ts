@@ -2,7 +2,7 @@ import type { HouseRules } from '../houseRules/houseRules';
 import { baseParts } from '../plan/baseParts';
 import type { Sheet } from '../plan/sheet';
 import type { StockByMaterial } from '../stock/fromShelf';
-import type { Need } from '../stock/need';
+import { type Need, needOf } from '../stock/need';
 import { takeFromLots } from '../stock/stock';
 import { minorUnitsOf } from '../units/money';
 import { type Bounds, certainMinor, exactly, sumOfBounds, timesBounds, UNKNOWN } from './bounds';
@@ -93,6 +93,16 @@ export function plannedLines(
         : sumOfBounds(takings.map((taken) => timesBounds(pricePerOne(taken.lotId, lots), taken.amount)));
     return { part: parts(id), id, name, amount, isCounted, cost };
   });
+}
+
+/** What the materials and the packaging of a sheet are going to cost: see `plannedLines`. */
+export function sheetLines(
+  sheet: Sheet,
+  stock: StockByMaterial,
+  made?: ReadonlyMap<string, Bounds>,
+  needs = needOf(sheet),
+): CostLine[] {
+  return plannedLines(needs, stock, (id) => partOf(sheet, id), made);
 }
 
 /** What hands and the house cost beside materials; none of what the house has no rate for. */

@@ -10,6 +10,7 @@ import { tasksOf } from '../work/tasksOf';
 import type { Batch } from './batch';
 import { makeSheet } from './makeSheet';
 import type { PlanFile } from './plan';
+import { scalePlan } from './scalePlan';
 import { withBatch } from './withBatch';
 
 const batch = (massG: number, over: Partial<Batch> = {}): Batch => ({
@@ -76,6 +77,14 @@ test('the last round makes what is left of the batch', () => {
   assert.ok(isClose(massG, 1000));
   const scentG = weighed.reduce((sum, task) => sum + (task.kind === 'weigh-dose' ? task.massG : 0), 0);
   assert.ok(isClose(scentG, 20));
+});
+
+test('in another number of pieces, a plan by weight stays as full as its weight makes it', () => {
+  const file = tray(batch(500, { gives: 'fill' }));
+  const sheet = sheetOf(file);
+  const doubled = sheetOf({ ...file, plan: scalePlan(file.plan, 16, file, sheet) });
+  assert.ok(isClose(doubled.totals.baseG, 1000));
+  assert.ok(isClose(doubled.fillFraction, sheet.fillFraction));
 });
 
 test('a batch that cannot be is told, and the sheet is the nearest to it', () => {

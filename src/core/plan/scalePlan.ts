@@ -24,7 +24,7 @@ export function scalePlan(plan: Plan, pieces: number, molds: Molds, sheet: Scale
   const factor = fillsFor(pieces, molds) / (sheet?.fills ?? fillsFor(plan.pieces, molds));
   const scaled = scaleFixedDoses(plan, sheet ? meltFactors(sheet, factor) : plan.pours.map(() => factor));
   return {
-    ...withBatch(scaled, null),
+    ...withBatch(scaled, null, sheet),
     pieces,
     pours: scaled.pours.map((pour) => ({ ...pour, size: scaledSize(pour.size, factor) })),
   };
@@ -35,8 +35,11 @@ function scaledSize(size: PourSize, factor: number): PourSize {
   return size.by === 'base' ? { ...size, baseG: size.baseG * factor } : size;
 }
 
-/** What of a sheet decides how its fixed doses grow. */
-type Scaled = Pick<Sheet, 'pours' | 'fills' | 'mold' | 'secondMold' | 'leastMeltG'>;
+/** What of a sheet decides how its fixed doses grow, and how full a plan that is said by weight is. */
+type Scaled = Pick<
+  Sheet,
+  'pours' | 'pieces' | 'fills' | 'fillFraction' | 'mold' | 'secondMold' | 'leastMeltG'
+>;
 
 /** By how much what is melted for each pour grows where so many times as many cavities are filled. */
 export function meltFactors(sheet: Scaled, factor: number): number[] {

@@ -6,7 +6,11 @@ import type { Plan } from './plan';
 import type { Sheet } from './sheet';
 
 /** The plan said by weight; or, with null, as the pieces and the fill that its sheet came to. */
-export function withBatch(plan: Plan, batch: Batch | null, sheet: Sheet | null = null): Plan {
+export function withBatch(
+  plan: Plan,
+  batch: Batch | null,
+  sheet: Pick<Sheet, 'pieces' | 'fillFraction'> | null = null,
+): Plan {
   const { batch: _, ...rest } = plan;
   if (batch) return { ...rest, batch };
   if (!sheet || !plan.batch) return rest;

@@ -11,7 +11,8 @@ import { usePlanPage } from './planContext';
 
 const BatchFields = lazy(() => import('./BatchFields'));
 
-const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
+/** How many pieces a plan may be typed to make. */
+export const PIECES = { unit: '', least: 1, most: 100_000, whole: true };
 const FILL = { unit: '%', least: 5, most: 100 };
 
 interface Props {

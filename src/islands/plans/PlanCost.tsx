@@ -1,8 +1,10 @@
-import { useMemo } from 'react';
+import { lazy, useCallback, useMemo } from 'react';
+import type { CheckContext, Finding } from '../../core/checks/finding';
 import { type Bounds, certainMinor, sumOfBounds } from '../../core/cost/bounds';
-import { COST_PARTS, costOf, houseLines, partOf, plannedLines, pricesMissing } from '../../core/cost/cost';
+import { COST_PARTS, costOf, houseLines, pricesMissing, sheetLines } from '../../core/cost/cost';
 import { plannedHandsS } from '../../core/cost/handsTime';
 import { pricesOf } from '../../core/cost/price';
+import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { ScheduledTask } from '../../core/schedule/scheduledTask';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
@@ -12,37 +14,44 @@ import { counted, listed } from '../../words/en/plural';
 import { PriceRow } from '../shared/PriceRow';
 import { useShowing } from '../shared/showing';
 import { useAsked } from '../shared/useAsked';
+import { OpenedLater } from './OpenedLater';
 import { usePlanPage } from './planContext';
 
+const CostWhatIf = lazy(() => import('./CostWhatIf'));
+
 interface Props {
+  file: PlanFile;
   sheet: Sheet;
+  /** Of the sheet. */
+  findings: Finding[];
+  context: CheckContext;
   stock: StockByMaterial;
   /** Of its pour plan, which says how long hands take; null while there is none. */
   tasks: readonly ScheduledTask[] | null;
 }
 
 /** What the plan costs from the lots that it would take now, and what a piece sells for by the house’s rules. */
-export default function PlanCost({ sheet, stock, tasks }: Props) {
+export default function PlanCost({ file, sheet, findings, context, stock, tasks }: Props) {
   const { rules } = usePlanPage();
   const showing = useShowing();
   const { currency, pricing } = rules;
   const money = (bounds: Bounds) => boundsWords(bounds, currency, showing.locale);
-  const needs = useMemo(() => needOf(sheet), [sheet]);
-  const planIds = plansMade(needs);
+  const planIds = useMemo(() => plansMade(needOf(sheet)), [sheet]);
   const { answer } = useAsked<[planId: string, Bounds][]>(planIds.length === 0 ? null : '/api/made-costs', {
     planIds,
   });
-  const cost = useMemo(
-    () =>
+  const costFor = useCallback(
+    (of: Sheet, itsTasks: Props['tasks']) =>
       costOf(
         [
-          ...plannedLines(needs, stock, (id) => partOf(sheet, id), new Map(answer)),
-          ...houseLines(rules, tasks ? plannedHandsS(tasks) : 0),
+          ...sheetLines(of, stock, new Map(answer)),
+          ...houseLines(rules, itsTasks ? plannedHandsS(itsTasks) : 0),
         ],
-        sheet.pieces,
+        of.pieces,
       ),
-    [sheet, needs, stock, answer, rules, tasks],
+    [stock, answer, rules],
   );
+  const cost = useMemo(() => costFor(sheet, tasks), [costFor, sheet, tasks]);
   const made = madeNames(sheet);
   const missing = pricesMissing(cost).filter((name) => !made.includes(name));
   const toMake = pricesMissing(cost).filter((name) => made.includes(name));
@@ -108,6 +117,9 @@ export default function PlanCost({ sheet, stock, tasks }: Props) {
         </a>
         .
       </p>
+      <OpenedLater title="What if">
+        <CostWhatIf {...{ file, sheet, findings, context, cost, costFor }} isWhole={tasks !== null} />
+      </OpenedLater>
     </div>
   );
 }

@@ -55,7 +55,7 @@ export function SectionColumn({ file, sheet, pourIndex, findings, context, stock
       )}
       {sheet && isInMold && (
         <OpenedLater title="What it costs">
-          <PlanCost sheet={sheet} stock={stock} tasks={tasks} />
+          <PlanCost {...{ file, sheet, findings, context, stock, tasks }} />
         </OpenedLater>
       )}
       {sheet && (

@@ -6,7 +6,7 @@ import type { Material } from '../../core/materials/material';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import { showMass } from '../../core/units/showQuantity';
-import { FindingTitle } from '../shared/FindingTitle';
+import { FindingChanges } from '../shared/FindingChanges';
 import { useShowing } from '../shared/showing';
 import { usePlanPage } from './planContext';
 
@@ -58,26 +58,7 @@ export default function TryBase({ file, baseId, others, sheet, findings, context
               piece {showMass(sheet.totals.pieceG, showing)} → {showMass(tried.sheet.totals.pieceG, showing)}
             </p>
           )}
-          {changes.came.length + changes.gone.length + changes.changed.length === 0 && (
-            <p>No check says anything else.</p>
-          )}
-          <ul className="my-1 flex flex-col gap-1">
-            {changes.came.map((finding) => (
-              <li key={`came ${finding.id}`}>
-                <strong>{WORDS[finding.severity]} more:</strong> <FindingTitle found={finding} />
-              </li>
-            ))}
-            {changes.changed.map(({ after }) => (
-              <li key={`changed ${after.id}`}>
-                <strong>Now {WORDS[after.severity].toLowerCase()}:</strong> <FindingTitle found={after} />
-              </li>
-            ))}
-            {changes.gone.map((finding) => (
-              <li key={`gone ${finding.id}`} className="quiet">
-                <strong>No more:</strong> <FindingTitle found={finding} />
-              </li>
-            ))}
-          </ul>
+          <FindingChanges {...changes} />
           <button
             type="button"
             className="btn btn-secondary min-h-11"
@@ -90,5 +71,3 @@ export default function TryBase({ file, baseId, others, sheet, findings, context
     </>
   );
 }
-
-const WORDS: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
