@@ -14,7 +14,7 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 export const SAMPLES = 20;
 
 /** For an answer within two seconds where each sample is much work, as with twenty pours. Six layers take it whole. */
-const MOST_CELL_TURNS = 1_700_000;
+const MOST_CELL_TURNS = 1_200_000;
 const FEWEST_SAMPLES = 4;
 
 /** What has been found so far. */

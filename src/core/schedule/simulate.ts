@@ -9,6 +9,7 @@ import {
   type Surroundings,
   sideWM3K,
 } from '../heat/cavity';
+import { coarserBelow } from '../heat/coarser';
 import { conduct, type Fineness } from '../heat/conduct';
 import { type Dew, dewOn } from '../heat/dew';
 import { coreC, SKIN_M, skinDepthM } from '../heat/skin';
@@ -130,6 +131,7 @@ export function simulate(
       bondOf(meeting) === 'weak' && wants !== 'times'
         ? rewarmFor(stack, floor, next, nextSlabs, nextEnds)
         : null;
+    stack = coarserBelow(stack, CELLS_BELOW);
     floor = stack.tempC.length;
   }
   throw new RangeError('a case without a last layer');
