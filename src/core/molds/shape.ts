@@ -171,20 +171,28 @@ function whereGrowingWithin(most: number, figure: (at: number) => number, within
   let [low, high] = [0, cells];
   if (cells > 1) {
     let [atLow, atHigh] = [figure(0), figure(most)];
+    // Where nothing grows, a straight line says nothing of where it begins to.
+    let [isLowFlat, isHighFlat] = [false, false];
     if (atLow >= 0) high = 1;
     if (atHigh < 0) low = cells - 1;
-    for (let reach = cells; high - low > 1; reach /= 2) {
+    for (let reach = SPARE * cells; high - low > 1; reach /= 2) {
       const middle = (low + high) / 2;
       const straight = (atHigh * low - atLow * high) / (atHigh - atLow);
       const side = Math.sign(middle - straight);
       const pull = ((high - low) ** 2 * PULL) / cells;
-      const pulled = pull <= Math.abs(middle - straight) ? straight + side * pull : middle;
+      const isFar = !isLowFlat && !isHighFlat && pull <= Math.abs(middle - straight);
+      const pulled = isFar ? straight + side * pull : middle;
       const room = Math.max(0, reach - (high - low) / 2);
       const wanted = Math.abs(pulled - middle) <= room ? pulled : middle - side * room;
       const at = Math.min(high - 1, Math.max(low + 1, Math.round(wanted)));
       const found = figure(at * cell);
-      if (found < 0) [low, atLow] = [at, found];
-      else [high, atHigh] = [at, found];
+      if (found < 0) {
+        isLowFlat = isAlike(found, atLow);
+        [low, atLow] = [at, found];
+      } else {
+        isHighFlat = isAlike(found, atHigh);
+        [high, atHigh] = [at, found];
+      }
     }
   }
   return ((low + high) / 2) * cell;
@@ -192,3 +200,9 @@ function whereGrowingWithin(most: number, figure: (at: number) => number, within
 
 /** How much of the way to the middle: its authors' usual choice. */
 const PULL = 0.2;
+/** So many times as wide as in bisection it may stay: two for one step more. */
+const SPARE = 2;
+
+function isAlike(one: number, other: number): boolean {
+  return Math.abs(one - other) <= 1e-9 * Math.abs(other);
+}
