@@ -34,9 +34,10 @@ export default function CostWhatIf({ file, sheet, findings, context, cost, isWho
   const [turn, setTurn] = useState(0);
   const hasTried = isTried(trial);
   const tried = useMemo(() => {
+    if (!hasTried) return { plan: file.plan, sheet, findings };
     const plan = triedPlan(file.plan, trial, file, sheet);
     return { plan, ...reviewPlan({ ...file, plan }, context) };
-  }, [file, trial, sheet, context]);
+  }, [hasTried, file, trial, sheet, findings, context]);
   const hasHands = rules.handsPerHour !== null;
   const view = usePourPlan(hasTried && hasHands ? tried.sheet : null, rules);
   const tasks = (view.isCurrent && view.pourPlan?.tasks) || null;
@@ -64,7 +65,11 @@ export default function CostWhatIf({ file, sheet, findings, context, cost, isWho
           <div className="text-xs">
             <FindingChanges {...compareFindings(findings, tried.findings)} />
           </div>
-          <div className="flex flex-wrap gap-2">
+        </>
+      )}
+      {hasTried && (
+        <div className="flex flex-wrap gap-2">
+          {triedCost && (
             <button
               type="button"
               className="btn btn-secondary min-h-11"
@@ -75,11 +80,11 @@ export default function CostWhatIf({ file, sheet, findings, context, cost, isWho
             >
               Make the plan so
             </button>
-            <button type="button" className="btn btn-ghost min-h-11" onClick={leave}>
-              Leave it as it is
-            </button>
-          </div>
-        </>
+          )}
+          <button type="button" className="btn btn-ghost min-h-11" onClick={leave}>
+            Leave it as it is
+          </button>
+        </div>
       )}
     </div>
   );
