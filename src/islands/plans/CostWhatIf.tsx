@@ -54,13 +54,17 @@ export default function CostWhatIf({ file, sheet, findings, context, cost, isWho
       <TrialFields key={turn} {...{ file, sheet, tried, trial }} onTry={setTrial} />
       {!hasTried && <p className="quiet">Change one of them, and both costs stand side by side.</p>}
       {hasTried && !triedCost && (
-        <p role="alert">So there is no sheet: the additions are more than the pour.</p>
+        <p role="alert">
+          So there is no sheet: the additions are more than the pour. Try smaller doses, or leave it as it is.
+        </p>
       )}
       {hasTried && triedCost && (
         <>
           <CostsCompared before={cost} after={triedCost} isWhole={!hasHands || (isWhole && tasks !== null)} />
           {view.state.kind === 'fault' && (
-            <p role="alert">How long hands take can’t be worked out: {view.state.reason}.</p>
+            <p role="alert">
+              How long hands take can’t be worked out: {view.state.reason}. Try something else.
+            </p>
           )}
           <div className="text-xs">
             <FindingChanges {...compareFindings(findings, tried.findings)} />
