@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { progress } from '../../src/core/run/progress';
 import type { Run, RunEvent } from '../../src/core/run/run';
 import { memoryStore, type OutboxStore, outboxStore } from '../../src/islands/bench/outboxStore';
 import { type RunDelivery, runDelivery } from '../../src/islands/bench/runDelivery';
@@ -9,7 +10,7 @@ import type { ApiAnswer } from '../../src/islands/shared/api';
 import { Problem } from '../../src/server/problem';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import type { Workshop } from '../../src/server/workshop';
-import { planFile } from '../support/planFiles';
+import { fragrance, planFile } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
 import { workshopWith } from '../support/workshops';
 
@@ -60,7 +61,7 @@ async function delivered(screens: RunDelivery[]): Promise<void> {
 }
 
 const onBench = async () => {
-  const { workshop, stored } = workshopWith(planFile([{}, {}, {}]));
+  const { workshop, stored } = workshopWith(planFile([{ doses: [[fragrance(), '2 %']] }, {}, {}]));
   return { workshop, run: await startRun(workshop, crypto.randomUUID(), stored.id) };
 };
 
@@ -157,4 +158,44 @@ test('an answer that tells how the run stood before a tick never comes after the
   const event = nextEvent(run) as RunEvent;
   await Promise.all([...looks, bench.record(event), bench.refresh()]);
   assert.deepEqual(taskIds(bench.state().run), ['taskId' in event ? event.taskId : '']);
+});
+
+test('an event that the server has is counted once: as its answer is being kept, and where that was lost', async () => {
+  const { workshop, run } = await onBench();
+  const seen: (number | null)[] = [];
+  let doseId = '';
+  const store = memoryStore();
+  const look = () => {
+    seen.push(progress(bench.state().run).tasks.find(({ id }) => id === doseId)?.actualG ?? null);
+  };
+  const fates: Fate[] = [];
+  const bench = screen(workshop, run, fates, {
+    ...store,
+    async keepRun(kept) {
+      look();
+      await store.keepRun(kept);
+    },
+  });
+  for (let event = nextEvent(run); event && doseId === ''; event = nextEvent(bench.state().run)) {
+    await bench.record(event);
+    await bench.deliver();
+    if (event.kind === 'weighed' && event.taskId.includes('dose')) doseId = event.taskId;
+  }
+  look();
+  const [weighedG] = seen.slice(-1);
+  assert.ok(weighedG);
+  seen.length = 0;
+  await bench.record({ kind: 'added', taskId: doseId, massG: 1 });
+  await bench.deliver();
+  fates.push('answer-lost', 'answer-lost');
+  await bench.record({ kind: 'added', taskId: doseId, massG: 1 });
+  await bench.deliver();
+  assert.equal(bench.state().waiting, 1);
+  await bench.refresh();
+  look();
+  assert.deepEqual(new Set(seen), new Set([weighedG + 1, weighedG + 2]));
+  await bench.record({ kind: 'undone', taskId: doseId });
+  await bench.deliver();
+  look();
+  assert.ok(!seen.includes(null));
 });

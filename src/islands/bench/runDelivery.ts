@@ -158,8 +158,23 @@ export function deliveredHere(start: Run): Pick<Options, 'send' | 'load'> {
   };
 }
 
-/** A run with an event that is on its way, where it can follow. */
-function withKept(run: Run, { event, occurredAt, source = {} }: KeptEvent): Run {
-  if (!checkEvent(run, event).success) return run;
+/** A run with an event that is on its way, where it can follow and is not with the server already. */
+function withKept(run: Run, kept: KeptEvent): Run {
+  const { event, occurredAt, source = {} } = kept;
+  if (isThere(run, kept) || !checkEvent(run, event).success) return run;
   return withEvent(run, { occurredAt, recordedAt: occurredAt, source, event });
+}
+
+/** It got there, but is still kept here: its answer was lost, or is just being kept. Hands do nothing twice in a millisecond. */
+function isThere({ events }: Run, { event, occurredAt }: KeptEvent): boolean {
+  return events.some(
+    (each) =>
+      each.occurredAt === occurredAt &&
+      each.event.kind === event.kind &&
+      taskOf(each.event) === taskOf(event),
+  );
+}
+
+function taskOf(event: RunEvent): string | null {
+  return 'taskId' in event ? event.taskId : null;
 }
