@@ -31,8 +31,8 @@ const NEAR_K = 1e-3;
 /** Turns that go to and fro over a bend are shortened from here on, and end in the middle. */
 const [DAMPED_FROM, DAMPED_MORE_FROM] = [20, 40];
 const CLOSE_K = 1e-5;
-/** Where every cell stays on its line a turn comes out exactly, but for what leaves through the ends. */
-const ENDS_CLOSE_K = 1e-3;
+/** Where every cell stays on its line a turn comes out exactly, but for what leaves through the ends, which bends little within this. */
+const ENDS_CLOSE_K = 0.2;
 const GROWTH = 1.6;
 
 /**
@@ -90,11 +90,11 @@ function solveStep(stack: Stack, work: Workspace, ends: Ends, stepS: number): nu
     work.turns = turn + 1;
     const share = turn < DAMPED_FROM ? 1 : turn < DAMPED_MORE_FROM ? 0.5 : 0.2;
     eliminate(stack, work, ends, 1 / stepS);
-    offK = correct(work, share);
+    offK = correct(stack, work, share);
     if (offK < CLOSE_K || (share === 1 && !work.isBent && work.endsOffK < ENDS_CLOSE_K))
-      return largestChangeK(stack, work);
+      return work.largestChangeK;
   }
-  return offK < NEAR_K ? largestChangeK(stack, work) : Number.POSITIVE_INFINITY;
+  return offK < NEAR_K ? work.largestChangeK : Number.POSITIVE_INFINITY;
 }
 
 /**
@@ -177,7 +177,10 @@ function loseThrough(loss: EndLoss, work: Workspace, at: number): number {
   }
   work.surfaceC[at === 0 ? 0 : 1] = surfaceC;
   work.lostWM2 = half * (insideC - surfaceC);
-  return (half * slope) / (half + slope);
+  // Warmer, its face is more liquid too, and loses more by that.
+  const liquidPerK = (liquidAt(work, at, insideC + SMALL_K) - liquid) / SMALL_K;
+  const byLiquid = liquidPerK === 0 ? 0 : liquidPerK * (loss(surfaceC, 1) - loss(surfaceC, 0));
+  return (half * (slope + byLiquid)) / (half + slope);
 }
 
 function setConductances({ count, halfSet, halfMore, liquid, conductance, halfConductance }: Workspace) {
@@ -193,53 +196,51 @@ function setConductances({ count, halfSet, halfMore, liquid, conductance, halfCo
 const SURFACE_TURNS = 20;
 const SMALL_K = 1e-4;
 
-/** From the top down, adds a share of the correction to the temperatures, and answers the largest correction. */
-function correct(work: Workspace, share: number): number {
-  const { count, conductance, inverseMiddle, right, tempC, latent, solidus, hysteresis, inverseRange } = work;
-  const { liquid, line } = work;
+/**
+ * From the top down, adds a share of the correction to the temperatures, and answers the largest correction. How far the heat
+ * of a cell has come with it, and what it makes liquid, is in the workspace: one loop, as above.
+ */
+function correct(stack: Stack, work: Workspace, share: number): number {
+  const { count, heat, conductance, inverseMiddle, right, tempC, latent, solidus, hysteresis } = work;
+  const { inverseRange, liquid, nextLiquid, line } = work;
+  const { tempC: tempBefore } = stack;
   const last = count - 1;
   let isBent = false;
   let endsOffK = 0;
   let largest = 0;
+  let largestChangeK = 0;
   let moved = 0;
   for (let at = last; at >= 0; at--) {
     const above = at < last ? (conductance[at] ?? 0) : 0;
     moved = ((right[at] ?? 0) + above * moved) * (inverseMiddle[at] ?? 0);
     const fromC = tempC[at] ?? 0;
     let toC = fromC + share * moved;
-    if ((latent[at] ?? 0) > 0) {
+    let gainedK = 0;
+    const melts = latent[at] ?? 0;
+    if (melts > 0) {
+      const was = liquid[at] ?? 0;
       const perRange = inverseRange[at] ?? 0;
       const setting = (toC - (solidus[at] ?? 0)) * perRange;
       const melting = setting - (hysteresis[at] ?? 0) * perRange;
-      if (lineAt(setting, melting, liquid[at] ?? 0) !== line[at]) {
+      if (lineAt(setting, melting, was) !== line[at]) {
         isBent = true;
         toC = toNextBend(work, at, fromC, toC);
       }
+      const next = liquidAt(work, at, toC);
+      nextLiquid[at] = next;
+      gainedK = (melts * (next - was)) / (heat[at] ?? 1);
     }
     tempC[at] = toC;
+    const changeK = Math.abs(toC - (tempBefore[at] ?? 0) + gainedK);
+    if (!(changeK <= largestChangeK)) largestChangeK = changeK;
     const offK = Math.abs(moved);
     if (!(offK <= largest)) largest = offK;
     if (at === 0 || at === last) endsOffK = Math.max(endsOffK, offK);
   }
   work.isBent = isBent;
   work.endsOffK = endsOffK;
+  work.largestChangeK = largestChangeK;
   if (!(largest < 1e6)) throw new RangeError('the step can’t be solved');
-  return largest;
-}
-
-/** How far the heat of a cell has come, in kelvins, with what it makes liquid. */
-function largestChangeK(stack: Stack, work: Workspace): number {
-  const { count, heat, latent, tempC, liquid, nextLiquid } = work;
-  let largest = 0;
-  for (let at = 0; at < count; at++) {
-    const now = tempC[at] ?? 0;
-    const next = liquidAt(work, at, now);
-    nextLiquid[at] = next;
-    const perK = heat[at] ?? 1;
-    const movedK = now - (stack.tempC[at] ?? 0) + ((latent[at] ?? 0) * (next - (liquid[at] ?? 0))) / perK;
-    const size = Math.abs(movedK);
-    if (!(size <= largest)) largest = size;
-  }
   return largest;
 }
 

@@ -79,13 +79,11 @@ function shareLeft(timeS: number, emptied: Emptying | null): number {
 
 /** When it has cooled to a temperature, s; null when it does not within its moments. */
 export function coolsToS(moments: readonly JugMoment[], atC: number): number | null {
-  for (const [place, { timeS, tempC }] of moments.entries()) {
-    if (tempC > atC) continue;
-    const before = moments[place - 1];
-    if (!before || before.tempC === tempC) return timeS;
-    return before.timeS + ((timeS - before.timeS) * (before.tempC - atC)) / (before.tempC - tempC);
-  }
-  return null;
+  const place = moments.findIndex(({ tempC }) => tempC <= atC);
+  const [before, at] = [moments[place - 1], moments[place]];
+  if (!at) return null;
+  if (!before || before.tempC === at.tempC) return at.timeS;
+  return before.timeS + ((at.timeS - before.timeS) * (before.tempC - atC)) / (before.tempC - at.tempC);
 }
 
 /** How warm it is at a time, °C; what it was last, after its moments. */

@@ -11,6 +11,8 @@ export interface Workspace {
   lostWM2: number;
   /** How far the last turn took the cells at the ends, K: what leaves through them is no line. */
   endsOffK: number;
+  /** How far the heat of a cell has come in the step, in kelvins, with what it makes liquid: the most of all cells. */
+  largestChangeK: number;
   /** ρ c of a cell, J/m²K. */
   heat: Float64Array;
   /** ρ L of a cell, J/m²; nothing where nothing melts. */
@@ -106,6 +108,7 @@ function emptyWorkspace(count: number): Workspace {
     isBent: false,
     lostWM2: Number.NaN,
     endsOffK: Number.NaN,
+    largestChangeK: Number.NaN,
     heat: next(),
     latent: next(),
     solidus: next(),
