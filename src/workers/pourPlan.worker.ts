@@ -32,13 +32,13 @@ async function work({ key, sheet, rules }: Extract<PourPlanRequest, { kind: 'pou
     heat: heatFindings({ sheet, pourPlan, rules }),
   });
   try {
-    for (const { done, of, pourPlan } of pourPlanInSteps(sheet, rules)) {
+    for (const { done, of, tell } of pourPlanInSteps(sheet, rules)) {
       if (asked !== key) return;
-      if (done === 0) answer({ kind: 'first', key, told: told(pourPlan), of });
+      if (done === 0) answer({ kind: 'first', key, told: told(tell()), of });
       else if (done < of) {
         if (done % TOLD_EVERY === 0) answer({ kind: 'progress', key, done, of });
       } else {
-        const whole = told(pourPlan);
+        const whole = told(tell());
         kept.keep(key, whole);
         answer({ kind: 'whole', key, told: whole });
       }

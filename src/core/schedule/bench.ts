@@ -1,7 +1,7 @@
 import type { Jug } from '../houseRules/houseRules';
 import type { Sheet } from '../plan/sheet';
 import { usableMl } from '../work/loads';
-import type { Task, TaskKind } from '../work/task';
+import type { Task, TaskKind, TaskOf } from '../work/task';
 import { tasksOfRound, type WorkRules } from '../work/tasksOf';
 import type { Busy } from './busy';
 import { NOMINAL } from './factors';
@@ -38,9 +38,15 @@ export interface Bench extends Pick<Resources, 'hands' | 'oven'> {
   melted(load: JugLoad, jug: Jug): LoadInJug;
   /** The tasks of a round, of one pour and load where these are said. */
   tasks(round: number, of?: { pourIndex: number; load: number }): readonly Task[];
+  /** A round's task with an id. */
+  taskWith(round: number, id: string): Task | undefined;
+  /** What hands put into the molds beside the pours of a round. */
+  putTasks(round: number): readonly PutTask[];
   /** Gives a task its times. */
   place(task: Task, times: Pick<TaskTimes, 'fromS' | 'toS'> & Partial<TaskTimes>): void;
 }
+
+export type PutTask = TaskOf<'inclusions'> | TaskOf<'lay'>;
 
 const UNTIMED: Omit<TaskTimes, 'fromS' | 'toS'> = { ends: null, hands: false, jugs: [], melt: null };
 
@@ -54,7 +60,7 @@ export function benchOf(
   const known = new Map<string, LoadInJug>();
   const rounds = new Map<number, RoundTasks>();
   const ofRound = (round: number) => {
-    const tasks = rounds.get(round) ?? byLoad(tasksOfRound(sheet, rules, round));
+    const tasks = rounds.get(round) ?? roundTasks(tasksOfRound(sheet, rules, round));
     rounds.set(round, tasks);
     return tasks;
   };
@@ -80,17 +86,22 @@ export function benchOf(
       const { all, ofLoad } = ofRound(round);
       return of === undefined ? all : (ofLoad.get(loadKey(of.pourIndex, of.load)) ?? []);
     },
+    taskWith: (round, id) => ofRound(round).byId.get(id),
+    putTasks: (round) => ofRound(round).put,
     place: (task, times) => placed.push({ ...task, ...UNTIMED, ...times }),
   };
 }
 
+/** Of one round: a crowded one has some thousand tasks, and is asked for each of them. */
 interface RoundTasks {
   all: readonly Task[];
-  /** Of each pour and load: a crowded round has some thousand tasks, and is asked for each of them. */
+  /** Of each pour and load. */
   ofLoad: ReadonlyMap<string, readonly Task[]>;
+  byId: ReadonlyMap<string, Task>;
+  put: readonly PutTask[];
 }
 
-function byLoad(all: readonly Task[]): RoundTasks {
+function roundTasks(all: readonly Task[]): RoundTasks {
   const ofLoad = new Map<string, Task[]>();
   for (const task of all) {
     const key = loadKey(task.pourIndexes[0], task.load);
@@ -98,7 +109,12 @@ function byLoad(all: readonly Task[]): RoundTasks {
     if (known) known.push(task);
     else ofLoad.set(key, [task]);
   }
-  return { all, ofLoad };
+  return {
+    all,
+    ofLoad,
+    byId: new Map(all.map((task) => [task.id, task])),
+    put: all.filter((task) => task.kind === 'inclusions' || task.kind === 'lay'),
+  };
 }
 
 function loadKey(pourIndex: number | undefined, load: number): string {

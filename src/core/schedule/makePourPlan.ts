@@ -14,21 +14,22 @@ import { type Sample, tellPourPlan } from './tellPourPlan';
 export const SAMPLES = 20;
 
 /** For an answer within two seconds where each sample is much work, as with twenty pours. Six layers take it whole. */
-const MOST_CELL_TURNS = 1_200_000;
+const MOST_CELL_TURNS = 700_000;
 const FEWEST_SAMPLES = 4;
 
 /** What has been found so far. */
 export interface Progress {
   done: number;
   of: number;
-  pourPlan: PourPlan;
   /** When the first action is, by the clock of the resources. */
   beginsS: number;
+  /** The pour plan so far: with everything in the middle until all samples are done. */
+  tell(): PourPlan;
 }
 
 /** The pour plan of a sheet, all at once. */
 export function makePourPlan(sheet: Sheet, rules: PourRules, samples = SAMPLES): PourPlan {
-  return lastOf(pourPlanInSteps(sheet, rules, samples)).pourPlan;
+  return lastOf(pourPlanInSteps(sheet, rules, samples)).tell();
 }
 
 /** The last step of a pour plan. */
@@ -78,18 +79,20 @@ export function* pourPlanInSteps(
   const beatS = placeRounds(schedule, heat, layerAtS, middle);
   const beyondS = (sheet.totals.rounds - schedule.rounds) * beatS;
   const told = { sheet, heat, rules, schedule, middle, beyondS };
-  const first = tellPourPlan({ ...told, samples: [] });
   const beginsS = schedule.beginsS();
-  yield { done: 0, of, pourPlan: first, beginsS };
+  const all: Sample[] = [];
+  const soFar = (): Progress => {
+    const samples = all.length < of ? [] : all;
+    return { done: all.length, of, beginsS, tell: () => tellPourPlan({ ...told, samples }) };
+  };
+  yield soFar();
 
   const waits = middle.layers.slice(1).map(({ afterS }) => afterS);
-  const all: Sample[] = [];
   for (const factors of factorsOfSamples(spreadsFor(heat, schedule), of)) {
     const times = simulate(heat, factors, (layerIndex) => waits[layerIndex] ?? 0);
     all.push({ times, jugs: schedule.pours.map((pour) => jugSample(sheet, heat, rules, pour, factors)) });
-    if (all.length < of) yield { done: all.length, of, pourPlan: first, beginsS };
+    yield soFar();
   }
-  if (of > 0) yield { done: of, of, pourPlan: tellPourPlan({ ...told, samples: all }), beginsS };
 }
 
 /**

@@ -32,7 +32,7 @@ export function makePourPlans(
   const resources = resourcesOf(counts);
   return runs.map(({ sheet, notBeforeS }) => {
     const own = resourcesFrom(resources, notBeforeS);
-    const { pourPlan, beginsS } = lastOf(pourPlanInSteps(sheet, rules, samples, own));
-    return { beginsS: beginsS + notBeforeS, pourPlan };
+    const { beginsS, tell } = lastOf(pourPlanInSteps(sheet, rules, samples, own));
+    return { beginsS: beginsS + notBeforeS, pourPlan: tell() };
   });
 }

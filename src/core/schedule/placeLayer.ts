@@ -1,6 +1,6 @@
 import { jugGroups } from '../pours/sharedJug';
 import type { TaskOf } from '../work/task';
-import { type Bench, jugFor, type OpenJug, taskOfKind } from './bench';
+import { type Bench, jugFor, type OpenJug, type PutTask, taskOfKind } from './bench';
 import { earliestFree, latestFree } from './busy';
 import {
   includeS,
@@ -282,19 +282,23 @@ function cooling(bench: Bench, { pourIndex, stirredS, inJug }: Ready, { round, l
 /** It waits for what is in its jugs, and not for the layer below, which gets its skin and its alcohol meanwhile. */
 function rewarmTask(bench: Bench, pouring: TaskOf<'pour'>): TaskOf<'rewarm'> {
   const { pourIndexes, load, round } = pouring;
-  const ofJugs = new Set(
-    bench
-      .tasks(round)
-      .filter((task) => task.load === load && task.kind !== 'skin' && task.kind !== 'spritz')
-      .filter((task) => task.pourIndexes.some((index) => pourIndexes.includes(index)))
-      .map(({ id }) => id),
-  );
-  const needs = pouring.needs.filter((need) => ofJugs.has(need));
-  return { ...pouring, kind: 'rewarm', id: pouring.id.replace(/pour$/, 'rewarm'), needs };
+  const isOfJugs = (id: string) => {
+    const task = bench.taskWith(round, id);
+    return (
+      task !== undefined &&
+      task.load === load &&
+      task.kind !== 'skin' &&
+      task.kind !== 'spritz' &&
+      task.pourIndexes.some((index) => pourIndexes.includes(index))
+    );
+  };
+  return {
+    ...pouring,
+    kind: 'rewarm',
+    id: pouring.id.replace(/pour$/, 'rewarm'),
+    needs: pouring.needs.filter(isOfJugs),
+  };
 }
-
-/** What hands put into the molds beside a pour. */
-type PutTask = TaskOf<'inclusions'> | TaskOf<'lay'>;
 
 /** What is put there right before a layer's first load, or right after its last. */
 function putTasks(
@@ -307,9 +311,8 @@ function putTasks(
   const below = layers[layers.findIndex((each) => each.pourIndexes === pourIndexes) - 1];
   const isOf = ({ pourIndexes: of }: PutTask, indexes: readonly number[] = []) =>
     indexes.includes(of[0] ?? -1);
-  return bench.tasks(round).filter((task): task is PutTask => {
+  return bench.putTasks(round).filter((task) => {
     if (task.kind === 'inclusions') return task.isFilling === (when === 'before') && isOf(task, pourIndexes);
-    if (task.kind !== 'lay') return false;
     // What lies on a skin is laid while the next layer is made ready.
     if (task.where === 'on-skin') return when === 'before' && isOf(task, below?.pourIndexes);
     return (task.where === 'on-liquid') === (when === 'after') && isOf(task, pourIndexes);

@@ -188,8 +188,8 @@ test('three stripes: poured within their windows, first told without ranges, and
     steps.map(({ done, of }) => [done, of]),
     Array.from({ length: FEW + 1 }, (_, done) => [done, FEW]),
   );
-  assert.deepEqual([steps[0]?.pourPlan.samples, steps.at(-1)?.pourPlan.samples], [0, FEW]);
-  const plan = steps.at(-1)?.pourPlan;
+  assert.deepEqual([steps[0]?.tell().samples, steps.at(-1)?.tell().samples], [0, FEW]);
+  const plan = steps.at(-1)?.tell();
   assert.ok(plan);
   assert.deepEqual(plan, makePourPlan(sheet, JUGS, FEW));
   for (const { window, afterS, bond } of plan.layers.slice(1)) {

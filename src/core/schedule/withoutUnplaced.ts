@@ -18,6 +18,8 @@ export function withoutUnplaced(
       return instead ? resolved(instead) : [id];
     });
   return placed
-    .map((task) => ({ ...task, needs: [...new Set(resolved(task.needs))] }))
+    .map((task) =>
+      task.needs.some((id) => left.has(id)) ? { ...task, needs: [...new Set(resolved(task.needs))] } : task,
+    )
     .sort((a, b) => a.fromS - b.fromS || a.toS - b.toS);
 }

@@ -27,11 +27,13 @@ export function tasksOfRound(sheet: Sheet, rules: WorkRules, round: number): Tas
   const melts = meltsOfFilling(sheet, fills, rules);
   const isLast = round === sheet.totals.rounds - 1;
   const share = partOfRound(sheet, round).cavities / wholeSheet(sheet).cavities;
-  const of: RoundOf = { sheet, rules, round, share, melts };
+  const layers = layerGroups(sheet.pours);
+  const additions = sheet.pours.map(({ lines }) => additionsBefore(lines));
+  const of: RoundOf = { sheet, rules, round, share, melts, layers, additions };
   const tasks: Task[] = [];
   let below: string[] = round === 0 ? [] : [roundId(round - 1, 'wash')];
   let poured: string[] = [];
-  for (const pourIndexes of layerGroups(sheet.pours)) {
+  for (const pourIndexes of layers) {
     const layer = layerTasks(of, pourIndexes, below, poured);
     tasks.push(...layer);
     below = layer.filter((task) => task.kind === 'skin' || isSetOn(task)).map(({ id }) => id);
@@ -54,6 +56,9 @@ interface RoundOf {
   /** Of all cavities that are filled: what is laid is shared out among them. */
   share: number;
   melts: readonly MeltOfFilling[];
+  layers: readonly (readonly number[])[];
+  /** What is added to the jug of each pour before it, the same for each load. */
+  additions: readonly (readonly Addition[])[];
 }
 
 /** `r2/unmold`: counted from 1, as people count. */
@@ -148,7 +153,7 @@ function loadsOfLayer(melts: readonly MeltOfFilling[], pourIndexes: readonly num
 
 /** From the base on the scale to a jug that is ready to pour; nothing where the pour has fewer loads than its layer. */
 function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): Task[] {
-  const { sheet, round, melts } = of;
+  const { sheet, round, melts, layers } = of;
   const pour = sheet.pours[pourIndex];
   const melt = melts.find(({ group }) => group.includes(pourIndex));
   if (!pour || !melt || load >= melt.melts) return [];
@@ -159,12 +164,10 @@ function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): 
   const common = { round, pourIndexes: [pourIndex], load, loads: melt.melts };
   const isHead = head === pourIndex;
   // What goes on in the jug of an earlier layer waits until that is poured.
-  const layer = layerGroups(sheet.pours).find((group) => group.includes(pourIndex)) ?? [pourIndex];
+  const layer = layers.find((group) => group.includes(pourIndex)) ?? [pourIndex];
   const before = melt.group.findLast((each) => each < pourIndex && !layer.includes(each));
   const jugReady =
-    before === undefined
-      ? [pourTaskId(round, headLetter, load, 'melt')]
-      : pouredIds(sheet, before, round, load);
+    before === undefined ? [pourTaskId(round, headLetter, load, 'melt')] : pouredIds(of, before, load);
   const melting: Task[] = isHead
     ? [
         {
@@ -186,10 +189,12 @@ function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): 
         },
       ]
     : [];
-  const doses = additionsBefore(pour.lines).map((addition) =>
+  const additions = of.additions[pourIndex] ?? [];
+  const doses = additions.map((addition) =>
     doseTask(addition, pour, { ...common, id: id(addition.id) }, melt.ofAll, {
       baseId,
       jugReady,
+      additions,
       id,
     }),
   );
@@ -207,9 +212,17 @@ function intoJug(task: Task): boolean {
   return task.kind === 'stir-in' || (task.kind === 'weigh-dose' && task.into === 'jug');
 }
 
-function pouredIds({ pours }: Sheet, pourIndex: number, round: number, load: number): string[] {
-  const lead = layerGroups(pours).find((group) => group.includes(pourIndex))?.[0] ?? pourIndex;
-  return [pourTaskId(round, pours[lead]?.letter ?? '', load, 'pour')];
+function pouredIds({ sheet, round, layers }: RoundOf, pourIndex: number, load: number): string[] {
+  const lead = layers.find((group) => group.includes(pourIndex))?.[0] ?? pourIndex;
+  return [pourTaskId(round, sheet.pours[lead]?.letter ?? '', load, 'pour')];
+}
+
+/** Of the jug that a dose goes into: what it waits for, by ids. */
+interface JugOfDose {
+  baseId: string;
+  jugReady: readonly string[];
+  additions: readonly Addition[];
+  id(what: string): string;
 }
 
 function doseTask(
@@ -217,13 +230,11 @@ function doseTask(
   pour: SheetPour,
   common: Pick<Task, 'id' | 'round' | 'pourIndexes' | 'load' | 'loads'>,
   share: number,
-  { baseId, jugReady, id }: { baseId: string; jugReady: readonly string[]; id(what: string): string },
+  { baseId, jugReady, additions, id }: JugOfDose,
 ): Task {
   if (addition.kind === 'stir-in') {
     const { lineIndexes, from } = addition;
-    const weighed = additionsBefore(pour.lines).filter(
-      (each) => each.kind === 'weigh' && lineIndexes.includes(each.lineIndex),
-    );
+    const weighed = additions.filter((each) => each.kind === 'weigh' && lineIndexes.includes(each.lineIndex));
     const needs = [...weighed.map((each) => id(each.id)), ...jugReady];
     return { ...common, kind: 'stir-in', lineIndexes, from, needs };
   }
