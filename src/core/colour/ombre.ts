@@ -1,7 +1,8 @@
 import { ciede2000 } from './ciede2000';
 import { type Light, perBand } from './rgb';
 
-const TURNS = 60;
+/** Of a halving: to less than a billionth of a dose. */
+const TURNS = 36;
 
 /**
  * Doses between two, so that neighbours look equally far apart: from the palest on, each is the dose that lies one step

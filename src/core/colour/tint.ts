@@ -70,8 +70,18 @@ export function tintLight(look: Look, dosed: readonly Dosed[], thicknessMm: numb
   return perBand((band) => light[band] / BACKING);
 }
 
+const STRENGTHS = new WeakMap<Colorant, Light | null>();
+
 /** What a colorant absorbs a millimetre in each band, for a dose of one part of base; null when nobody has said. */
 function strengthOf(colorant: Colorant): Light | null {
+  const known = STRENGTHS.get(colorant);
+  if (known !== undefined) return known;
+  const strength = strengthSaid(colorant);
+  STRENGTHS.set(colorant, strength);
+  return strength;
+}
+
+function strengthSaid(colorant: Colorant): Light | null {
   const { colour, match } = colorant;
   if (match) return strengthFrom(match.colour, match.look, match.thicknessMm, match.ofBase);
   if (colour === null) return null;
