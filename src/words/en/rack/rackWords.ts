@@ -2,6 +2,7 @@ import type { RackCall } from '../../../core/rack/rackCall';
 import type { RackDue, RackKind, RackRound, RackWait } from '../../../core/rack/rackRounds';
 import type { Feel } from '../../../core/run/run';
 import type { Range } from '../../../core/schedule/range';
+import { dateFormat } from '../dateFormat';
 
 /** What hands do with a round, as its button says it. */
 export const DUE_NAMES: Record<RackKind, string> = {
@@ -69,25 +70,20 @@ export function howWords({ kind, felt }: Pick<RackDue, 'kind' | 'felt'>): string
 }
 
 const DAY_MS = 24 * 3600_000;
-const FORMATS = new Map<string, Intl.DateTimeFormat>();
 
 /** A moment as near as it is: the time today, with the day before long, the day alone further off. */
 export function whenWords(atMs: number, nowMs: number, locale: string): string {
   const [at, now] = [new Date(atMs), new Date(nowMs)];
   const isToday = at.toDateString() === now.toDateString();
   const isNear = Math.abs(atMs - nowMs) < 2 * DAY_MS;
-  const key = `${locale} ${isToday} ${isNear}`;
-  const format =
-    FORMATS.get(key) ??
-    new Intl.DateTimeFormat(
-      locale,
-      isToday
-        ? { timeStyle: 'short' }
-        : isNear
-          ? { weekday: 'short', hour: 'numeric', minute: '2-digit' }
-          : { weekday: 'short', day: 'numeric', month: 'short' },
-    );
-  FORMATS.set(key, format);
+  const format = dateFormat(
+    locale,
+    isToday
+      ? { timeStyle: 'short' }
+      : isNear
+        ? { weekday: 'short', hour: 'numeric', minute: '2-digit' }
+        : { weekday: 'short', day: 'numeric', month: 'short' },
+  );
   return format.format(at);
 }
 

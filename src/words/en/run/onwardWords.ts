@@ -2,6 +2,7 @@ import type { Sheet } from '../../../core/plan/sheet';
 import type { JugOnward } from '../../../core/run/heatOnward';
 import type { OnwardTask, PourWindow } from '../../../core/run/onward';
 import { type Showing, showTemperature } from '../../../core/units/showQuantity';
+import { dateFormat } from '../dateFormat';
 import { lengthWords } from '../lengthWords';
 import { elapsedWords, stopwatchWords } from '../showTime';
 import { pourLetters } from '../work/pourLetters';
@@ -19,13 +20,9 @@ export function countdown(leftMs: number): string {
   return `${hours} h ${minutes}`;
 }
 
-const CLOCKS = new Map<string, Intl.DateTimeFormat>();
-
 /** A time of day on the clock of this machine. */
 export function clockTime(atMs: number, locale: string): string {
-  const known = CLOCKS.get(locale) ?? new Intl.DateTimeFormat(locale, { timeStyle: 'short' });
-  CLOCKS.set(locale, known);
-  return known.format(atMs);
+  return dateFormat(locale, { timeStyle: 'short' }).format(atMs);
 }
 
 /** What passes by itself, while it does, and when it is over. */
