@@ -6,12 +6,11 @@ import { Problem } from './problem';
 import { whenFree } from './whenFree';
 import { workshop } from './workshop';
 
-/** What an endpoint answers: a value to be sent as JSON, with another status than 200 where it says so. */
-export interface Answer {
+/** What an endpoint answers: a value to be sent as JSON, or JSON as it is, with another status than 200 where it says so. */
+export type Answer = ({ body: unknown } | { json: string }) & {
   status?: number;
-  body: unknown;
   headers?: Record<string, string>;
-}
+};
 
 const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
@@ -20,8 +19,8 @@ export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>
   return async (context) => {
     try {
       if (!READS.has(context.request.method)) await whenFree(workshop().db);
-      const { status = 200, body, headers } = await work(context);
-      return new Response(JSON.stringify(body), {
+      const { status = 200, headers, ...what } = await work(context);
+      return new Response('json' in what ? what.json : JSON.stringify(what.body), {
         status,
         headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers },
       });

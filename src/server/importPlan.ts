@@ -5,12 +5,33 @@ import { hasMold, NO_MOLD_ID } from '../core/molds/noMold';
 import type { EmbedSource, MadePiece } from '../core/plan/embed';
 import type { Plan, PlanFile } from '../core/plan/plan';
 import type { StoredPlan } from '../core/plan/storedPlan';
-import type { Choices, MetKind } from '../formats/meeting';
-import { meetingOf } from './meeting';
+import { z } from '../core/zod';
+import { CHOICES, type Choices, type MetKind } from '../formats/meeting';
+import { anyPlanFileSchema } from '../formats/planFile';
+import { type RecordsHere, recordsHere } from './meeting';
 import type { Workshop } from './openWorkshop';
 import { createPlan, savePlan } from './plans';
+import { parseBytes } from './readJson';
 import { checked, RECORD_KINDS, type RecordKind } from './recordKinds';
 import { saveRecord } from './records';
+
+/** A plan file as it was sent, or `{ file, choices }` with what was chosen of the records that it meets. */
+export interface PlanSent {
+  bytes: Uint8Array;
+  hasChoices: boolean;
+}
+
+const chosenSchema = z.strictObject({
+  file: anyPlanFileSchema,
+  choices: z.record(z.string().max(64), z.enum(CHOICES)),
+});
+
+/** @throws Problem 400 or 422 */
+export function importSent(workshop: Workshop, { bytes, hasChoices }: PlanSent): StoredPlan {
+  if (!hasChoices) return importPlan(workshop, parseBytes(bytes, anyPlanFileSchema));
+  const { file, choices } = parseBytes(bytes, chosenSchema);
+  return importPlan(workshop, file, choices);
+}
 
 /**
  * Takes a plan from a file, all of it or nothing. A mold or material that is here already, to the last figure,
@@ -26,8 +47,9 @@ export function importPlan(
   onto?: Pick<StoredPlan, 'id' | 'revision'>,
 ): StoredPlan {
   const take = workshop.db.transaction(() => {
-    const moldId = hasMold(file) ? bringIn(workshop, 'mold', file.mold, choices) : NO_MOLD_ID;
-    const secondMoldId = file.secondMold && bringIn(workshop, 'mold', file.secondMold, choices);
+    const into: Into = { workshop, here: recordsHere(workshop), choices };
+    const moldId = hasMold(file) ? bringIn(into, 'mold', file.mold) : NO_MOLD_ID;
+    const secondMoldId = file.secondMold && bringIn(into, 'mold', file.secondMold);
     const ids = new Map<string, string>();
     for (const material of membersFirst(file.materials)) {
       const here =
@@ -40,10 +62,10 @@ export function importPlan(
               })),
             }
           : material;
-      ids.set(material.id, bringIn(workshop, 'material', here, choices));
+      ids.set(material.id, bringIn(into, 'material', here));
     }
     const molds = { moldId, ...(secondMoldId === undefined ? {} : { secondMoldId }) };
-    const plan = renamed(file.plan, molds, ids, piecesFor(workshop, file.made ?? []));
+    const plan = renamed(file.plan, molds, ids, piecesFor({ ...into, choices: {} }, file.made ?? []));
     return onto ? savePlan(workshop, onto.id, plan, onto.revision) : createPlan(workshop, plan);
   });
   return take.immediate();
@@ -59,23 +81,29 @@ function membersFirst(materials: readonly Material[]): Material[] {
   return [...materials].sort((a, b) => depth(a) - depth(b));
 }
 
+/** Where the records of a file come in. */
+interface Into {
+  workshop: Workshop;
+  here: RecordsHere;
+  choices: Choices;
+}
+
 /** The id under which the workshop now has this record, or the one here that was chosen instead of it. */
-function bringIn(workshop: Workshop, kind: MetKind, item: Mold | Material, choices: Choices): string {
+function bringIn(into: Into, kind: MetKind, item: Mold | Material): string {
   return kind === 'mold'
-    ? taken(workshop, kind, RECORD_KINDS.mold, item as Mold, choices)
-    : taken(workshop, kind, RECORD_KINDS.material, item as Material, choices);
+    ? taken(into, kind, RECORD_KINDS.mold, item as Mold)
+    : taken(into, kind, RECORD_KINDS.material, item as Material);
 }
 
 function taken<Item extends Mold | Material>(
-  workshop: Workshop,
+  { workshop, here, choices }: Into,
   kind: MetKind,
   records: RecordKind<Item>,
   item: Item,
-  choices: Choices,
 ): string {
   const { now, newId } = workshop;
   const table = records.table(workshop);
-  const met = meetingOf(workshop, kind, item);
+  const met = here.meet(kind, item);
   if (met.verdict === 'same' && met.here) return met.here.id;
   const choice = Object.hasOwn(choices, item.id) ? choices[item.id] : 'both';
   if (met.verdict === 'other' && met.here && choice === 'here') return met.here.id;
@@ -86,11 +114,13 @@ function taken<Item extends Mold | Material>(
       saveRecord(table, records.what, { ...item, id }, before?.revision ?? 0, now(), (was, is) =>
         records.allow?.(workshop, was, is),
       );
-    checked(workshop, records.check, save);
+    here.took(kind, checked(workshop, records.check, save).item);
     return id;
   }
   const id = table.asKept(item.id) ? newId() : item.id;
-  table.insert({ ...item, id }, now());
+  const own = { ...item, id };
+  table.insert(own, now());
+  here.took(kind, own);
   return id;
 }
 
@@ -98,10 +128,10 @@ function taken<Item extends Mold | Material>(
  * What stands in for a plan that the workshop does not have: its piece, as one that was bought. A plan that is here
  * under the same id and name is the same.
  */
-function piecesFor(workshop: Workshop, made: readonly MadePiece[]): ReadonlyMap<string, string> {
+function piecesFor(into: Into, made: readonly MadePiece[]): ReadonlyMap<string, string> {
   const standIns = new Map<string, string>();
   for (const { planId, name, pieceG, pieceMl, heightMm } of made) {
-    const [here] = workshop.plans.versions(planId);
+    const [here] = into.workshop.plans.versions(planId);
     if (here?.plan.name === name) continue;
     const piece: Material = {
       ...NOTHING_KNOWN,
@@ -112,7 +142,7 @@ function piecesFor(workshop: Workshop, made: readonly MadePiece[]): ReadonlyMap<
       pieceMl,
       heightMm,
     };
-    standIns.set(planId, bringIn(workshop, 'material', piece, {}));
+    standIns.set(planId, bringIn(into, 'material', piece));
   }
   return standIns;
 }

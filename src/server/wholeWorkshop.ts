@@ -15,7 +15,7 @@ import type { Choices, Met, MetPlan } from '../formats/meeting';
 import { OPEN_FORMAT } from '../formats/openFormats';
 import { compute } from './compute/threads';
 import { importPlan } from './importPlan';
-import { meetingsOf } from './meeting';
+import { meetingsOf, recordsHere } from './meeting';
 import { tablesOf } from './openWorkshop';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
@@ -140,7 +140,8 @@ export function meetingsInCopy(open: Workshop, id: string, planIds: readonly str
   const files = withCopy(open, id, (copy) =>
     planIds.map((planId) => planFileOf(copy, findPlan(copy, planId).plan)),
   );
-  const met = files.flatMap((file) => meetingsOf(open, file));
+  const here = recordsHere(open);
+  const met = files.flatMap((file) => meetingsOf(here, file));
   return [...new Map(met.map((each) => [`${each.kind} ${each.id}`, each])).values()];
 }
 

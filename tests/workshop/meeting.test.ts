@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import test from 'node:test';
 import { importPlan } from '../../src/server/importPlan';
-import { meetingsOf } from '../../src/server/meeting';
+import { meetingsOf, recordsHere } from '../../src/server/meeting';
 import { openWorkshop } from '../../src/server/openWorkshop';
 import { savePlan } from '../../src/server/plans';
 import {
@@ -26,13 +26,14 @@ test('a file’s records are new, the same, or other; those that are other becom
   const file = scented(0.95);
   const [base0, scent] = file.materials;
   assert.ok(base0 && scent, 'two materials');
-  const verdicts = (of = file) => meetingsOf(workshop, of).map(({ kind, verdict }) => `${kind} ${verdict}`);
+  const verdicts = (of = file) =>
+    meetingsOf(recordsHere(workshop), of).map(({ kind, verdict }) => `${kind} ${verdict}`);
   assert.deepEqual(verdicts(), ['mold new', 'material new', 'material new']);
   importPlan(workshop, file);
   assert.deepEqual(verdicts(), ['mold same', 'material same', 'material same']);
 
   const other = scented(1.01);
-  const [, , met] = meetingsOf(workshop, other);
+  const [, , met] = meetingsOf(recordsHere(workshop), other);
   assert.deepEqual(
     [met?.verdict, met?.changes.map(({ label, was, is }) => [label, was, is])],
     ['other', [['Density, g/mL', '0.95', '1.01']]],
@@ -58,7 +59,17 @@ test('a file’s records are new, the same, or other; those that are other becom
   assert.equal(workshop.plans.all().length, 4);
   // By its name and kind, too.
   const renamed = planFile([{ base: base({ id: 'another', name: base0.name.toUpperCase() }) }]);
-  assert.equal(meetingsOf(workshop, renamed).at(-1)?.here?.id, base0.id);
+  assert.equal(meetingsOf(recordsHere(workshop), renamed).at(-1)?.here?.id, base0.id);
+});
+
+test('what comes in with a file is met by what comes after it in the same file', () => {
+  const workshop = emptyWorkshop();
+  const twice = scented(0.95);
+  const [base0, scent] = twice.materials;
+  assert.ok(base0 && scent, 'two materials');
+  const again = { ...scent, id: 'again' };
+  importPlan(workshop, { ...twice, materials: [base0, scent, again] });
+  assert.equal(workshop.materials.all().length, 2);
 });
 
 test('some plans of a copy are taken, beside what is here or over it, all of them or none', async (t) => {

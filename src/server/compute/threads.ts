@@ -64,10 +64,15 @@ async function inThread<Of extends Name>(
   }
 }
 
+const SMALLER_PLAN = 'Make the plan smaller, with fewer pours, doses or pieces.';
 /** What brings it under its limits. */
 const MENDS: Record<Name, string> = {
-  reviews: 'Make the plan smaller, with fewer pours, doses or pieces.',
-  pourPlan: 'Make the plan smaller, with fewer pours, doses or pieces.',
+  reviews: SMALLER_PLAN,
+  pourPlan: SMALLER_PLAN,
+  sheetAnswer: SMALLER_PLAN,
+  pourPlanAnswer: SMALLER_PLAN,
+  takePlan: SMALLER_PLAN,
+  meetPlan: SMALLER_PLAN,
   lessons: 'Try again when the machine has less to do.',
   takeShelf: 'Send fewer records at once.',
   shelfTable: 'Save a copy of the whole workshop in open formats instead.',

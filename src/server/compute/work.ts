@@ -6,6 +6,7 @@ import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { SetLabel } from '../../core/label/label';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
+import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { KeptReadings } from '../../core/run/keptReadings';
 import { type Lesson, lessonsOf } from '../../core/run/lessons';
 import { pointsOfJugs, readingsOfJugs } from '../../core/run/readingsOfJugs';
@@ -18,13 +19,18 @@ import { NoWorkshopError } from '../../db/copies/whatItHolds';
 import { DATABASE_FILE } from '../../db/dataFolder.mjs';
 import type { CsvStyle } from '../../formats/csv';
 import type { LabelPrint } from '../../formats/label/labelPdf';
+import type { Met } from '../../formats/meeting';
+import { anyPlanFileSchema } from '../../formats/planFile';
+import { importSent, type PlanSent } from '../importPlan';
 import { type Imported, importShelf, shelfImportSchema } from '../importShelf';
+import { meetingsOf, recordsHere } from '../meeting';
 import { readOpen } from '../openFormats/readOpen';
 import { writeOpen } from '../openFormats/writeOpen';
 import { tablesOf, type Workshop } from '../openWorkshop';
 import { Problem } from '../problem';
 import { parseBytes } from '../readJson';
 import { type CsvImported, type CsvSent, importCsv, type ShelfTable, shelfTable } from '../shelfCsv';
+import type { FileAsked } from './answerWork';
 import type { LabelInput } from './labelWork';
 
 /** A pour plan with what it tells against its plan. */
@@ -37,7 +43,12 @@ export interface PourPlanFound {
 interface Works {
   reviews: { input: { files: PlanFile[]; context: CheckContext }; output: Review[] };
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
+  sheetAnswer: { input: FileAsked; output: string };
+  pourPlanAnswer: { input: FileAsked; output: string };
   lessons: { input: { run: Run; kept: KeptReadings[] }; output: Lesson[] };
+  /** A plan file into the workshop in a folder. */
+  takePlan: { input: { folder: string; sent: PlanSent }; output: StoredPlan };
+  meetPlan: { input: { folder: string; bytes: Uint8Array }; output: Met[] };
   /** Records onto the shelf of the workshop in a folder. */
   takeShelf: { input: { folder: string; bytes: Uint8Array }; output: Imported };
   shelfTable: { input: { folder: string; of: ShelfTable; style: CsvStyle }; output: string };
@@ -63,13 +74,20 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
     const pourPlan = makePourPlan(sheet, rules);
     return { pourPlan, found: heatFound(sheet, pourPlan, rules) };
   },
+  // Words of all findings and tasks are read by who asks for them, and so are fonts, PDF and bar codes by who prints a label.
+  sheetAnswer: async (input) => (await import('./answerWork')).sheetAnswer(input),
+  pourPlanAnswer: async (input) => (await import('./answerWork')).pourPlanAnswer(input),
   lessons: ({ run, kept }) => lessonsOf(run, readingsOfJugs(pointsOfJugs(kept))),
+  takePlan: ({ folder, sent }) => besideOthers(folder, (workshop) => importSent(workshop, sent)),
+  meetPlan: ({ folder, bytes }) =>
+    besideOthers(folder, (workshop) =>
+      meetingsOf(recordsHere(workshop), parseBytes(bytes, anyPlanFileSchema)),
+    ),
   takeShelf: ({ folder, bytes }) =>
     besideOthers(folder, (workshop) => importShelf(workshop, parseBytes(bytes, shelfImportSchema))),
   shelfTable: ({ folder, of, style }) => besideOthers(folder, (workshop) => shelfTable(workshop, of, style)),
   takeCsv: ({ folder, sent }) => besideOthers(folder, (workshop) => importCsv(workshop, sent)),
   fault: ({ path }) => faultOf(path, true),
-  // Fonts, PDF and bar codes are read by who prints a label, and not by every server and thread that starts.
   setLabel: async (input) => (await import('./labelWork')).setWithCodes(input),
   labelPdf: async (print) => (await import('./labelWork')).printLabels(print),
   writeOpen: async ({ path, to, at }) => {

@@ -1,10 +1,10 @@
-import { anyPlanFileSchema } from '../../../formats/planFile';
 import { endpoint } from '../../../server/endpoint';
-import { meetingsOf } from '../../../server/meeting';
-import { readJson } from '../../../server/readJson';
+import { meetPlan } from '../../../server/plansInThreads';
+import { readJsonBytes } from '../../../server/readJson';
 import { workshop } from '../../../server/workshop';
 
 /** What the mold and the materials of a plan file meet here. Nothing is changed. */
-export const POST = endpoint(async ({ request }) => ({
-  body: meetingsOf(workshop(), await readJson(request, anyPlanFileSchema)),
-}));
+export const POST = endpoint(async ({ request }) => {
+  const bytes = await readJsonBytes(request);
+  return { body: await meetPlan(workshop(), bytes) };
+});
