@@ -53,6 +53,7 @@ test('a loaf of the day before is cut, its ends go into two jars, are melted aga
   );
 
   // Two bars were dropped; the ends go into two jars, some of them twice as a double press would.
+  await expect(page.getByRole('button', { name: 'It is set aside' })).toBeVisible();
   await page.getByRole('radio', { name: 'Pieces' }).check();
   await page.getByRole('textbox', { name: 'Pieces' }).fill('2');
   await page.getByRole('radio', { name: 'Thrown away' }).check();

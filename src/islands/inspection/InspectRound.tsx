@@ -64,10 +64,11 @@ function InspectRound({ start, round, jars, shelf }: Props) {
   const open = so.tasks.find(
     (task) => task.kind === 'cut-bars' && task.round === round && task.doneAt === null && !task.unmet.length,
   );
-  /** What is cut is ticked with it. */
+  /** What is cut is ticked with it; until both are written down its form stays as it is. */
   async function cut(said: CutSaid) {
-    if (!(await record({ kind: 'cut', ...said }))) return;
-    if (said.of === 'blocks' && open) await record({ kind: 'done', taskId: open.id });
+    if (!(await send({ kind: 'cut', ...said }))) return;
+    if (said.of === 'blocks' && open) await send({ kind: 'done', taskId: open.id });
+    setWritten((count) => count + 1);
     setPart('aside');
   }
   const takeBack = (entryId: string) => void record({ kind: 'taken-back', entryId });
