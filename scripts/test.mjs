@@ -1,6 +1,6 @@
 // `npm test`: everything that must hold, in the order in which a fault is cheapest to find.
-import { spawnSync } from 'node:child_process';
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -22,6 +22,29 @@ function stage(title, command, words) {
   const { status } = spawnSync(command, words, { cwd: projectFolder, stdio: 'inherit', env });
   if (status !== 0) stopWith(`\n${title}: failed.`);
   console.log(`${title}: ${Math.round((performance.now() - began) / 1000)} s`);
+}
+
+/**
+ * A stage that keeps one core busy, begun now and waited for later: others go on beside it.
+ *
+ * @param {string} title
+ * @param {string} command
+ * @param {string[]} words
+ */
+function begin(title, command, words) {
+  const folder = join(projectFolder, 'node_modules', '.cache');
+  mkdirSync(folder, { recursive: true });
+  const printed = join(folder, `${title}.log`);
+  const into = openSync(printed, 'w');
+  const child = spawn(command, words, { cwd: projectFolder, stdio: ['ignore', into, into], env });
+  const ended = new Promise((resolve) => child.once('close', resolve));
+  process.once('exit', () => child.kill());
+  return async () => {
+    console.log(`\n── ${title}`);
+    const status = await ended;
+    process.stdout.write(readFileSync(printed, 'utf8'));
+    if (status !== 0) stopWith(`\n${title}: failed.`);
+  };
 }
 
 const AT_ONCE = availableParallelism();
@@ -65,17 +88,22 @@ function together(files) {
 checkNode();
 ensureInstalled();
 ensureChromium();
-stage('types of the application', bin('astro'), ['check', '--minimumFailingSeverity', 'warning']);
+const types = begin('types of the application', bin('astro'), [
+  'check',
+  '--minimumFailingSeverity',
+  'warning',
+]);
 stage('types of the core, without browser and Node', bin('tsc'), ['-p', 'src/core/tsconfig.json']);
 stage('lint and format', bin('biome'), ['ci', '.', '--error-on-warnings']);
 stage('nothing unused', bin('knip'), []);
+console.log('\n── build');
+ensureBuilt();
+await types();
 stage(
   'units, import rules and reference checks',
   process.execPath,
   nodeTests(together(testsBelow(['src', 'tests/rooms', 'tests/reference', 'tests/workshop']))),
 );
-console.log('\n── build');
-ensureBuilt();
 stage('the server over HTTP', process.execPath, nodeTests(testsBelow(['tests/http'])));
 stage('the interface in Chromium', bin('playwright'), [
   'test',

@@ -7,7 +7,16 @@ import { brokenImports } from '../../scripts/importRules.mjs';
 
 const project = process.cwd();
 
-/** What is planted among the sources: each file breaks what its test says. */
+/** What stands in a house of its own, in the rooms of this one. */
+const STANDING = {
+  'src/db/connection.ts': 'export const openDatabase = 1;\n',
+  'src/server/runs.ts': 'export const findRun = 1;\n',
+  'src/words/en/plural.ts': 'export const counted = 1;\n',
+  'src/core/plan/makeSheet.ts': "export { GRAM as makeSheet } from '../units/gram';\n",
+  'src/core/units/gram.ts': 'export const GRAM = 1;\n',
+};
+
+/** What is planted there: each file breaks what its test says. */
 const PLANTED = {
   'src/core/toDatabase.planted.ts': "export { openDatabase } from '../db/connection';\n",
   'src/core/toWords.planted.ts': "export { counted } from '../words/en/plural';\n",
@@ -27,15 +36,23 @@ const PLANTED = {
     "export function planted(): never {\n  throw new RangeError('height is outside');\n}\n",
 } as const;
 
+/** The tool does not read them. */
+const ASTRO_PAGES = Object.keys(PLANTED).filter((path) => path.endsWith('.astro')).length;
+
 let broken: string[] = [];
 
 before(async () => {
   broken = await inFolder(async (folder) => {
-    cpSync(join(project, 'src'), join(folder, 'src'), { recursive: true });
-    for (const [path, text] of Object.entries(PLANTED)) writeFileSync(join(folder, path), text);
-    return await brokenImports(folder);
+    const files = Object.entries({ ...STANDING, ...PLANTED });
+    for (const [path, text] of files) write(join(folder, path), text);
+    return await brokenImports(folder, files.length - ASTRO_PAGES);
   });
 });
+
+function write(path: string, text: string) {
+  mkdirSync(dirname(path), { recursive: true });
+  writeFileSync(path, text);
+}
 
 async function inFolder<T>(use: (folder: string) => Promise<T>): Promise<T> {
   const folder = mkdtempSync(join(tmpdir(), 'tallow-rooms-'));
@@ -92,9 +109,7 @@ test('a planted violation is seen: a sentence in core, whole or put together', (
 
 test('a folder in which hardly anything is seen does not pass', async () => {
   await inFolder(async (folder) => {
-    const path = join(folder, 'src/core/alone.ts');
-    mkdirSync(dirname(path), { recursive: true });
-    writeFileSync(path, 'export const ALONE = 1;\n');
+    write(join(folder, 'src/core/alone.ts'), 'export const ALONE = 1;\n');
     await assert.rejects(brokenImports(folder), /checked nothing/);
   });
 });
