@@ -16,11 +16,15 @@ const LIMIT_MS: Record<Urgency, number> = { asked: 20_000, ahead: 300_000 };
 const MOST_WAITING = 100;
 const LARGEST_HEAP_MB = 384;
 
-/** Threads that work by a file. One that ends while it has nothing to do takes nobody with it. */
-export function threadsOf<Task, Result>(file: URL, most: number): Piscina<Task, Result> {
+/**
+ * Threads that work by a file. One that ends while it has nothing to do takes nobody with it.
+ *
+ * @param least so many are there before anything is asked, and stay
+ */
+export function threadsOf<Task, Result>(file: URL, most: number, least = 0): Piscina<Task, Result> {
   const pool = new Piscina<Task, Result>({
     filename: file.href,
-    minThreads: 0,
+    minThreads: least,
     maxThreads: most,
     idleTimeout: 60_000,
     maxQueue: MOST_WAITING,
@@ -30,10 +34,15 @@ export function threadsOf<Task, Result>(file: URL, most: number): Piscina<Task, 
   return pool;
 }
 
-const threads = (most: number) => threadsOf<Asked<Name>, Answered<Name>>(FILE, most);
+const threads = (most: number, least: number) => threadsOf<Asked<Name>, Answered<Name>>(FILE, most, least);
 
-/** What somebody waits for has threads of its own; what is worked out ahead never stands before it. */
-const pools = isBuilt ? { asked: threads(Math.max(1, availableParallelism() - 1)), ahead: threads(1) } : null;
+/**
+ * What somebody waits for has threads of its own, one of them ready: half a second less for who asks first. What is worked
+ * out ahead never stands before it.
+ */
+const pools = isBuilt
+  ? { asked: threads(Math.max(1, availableParallelism() - 1), 1), ahead: threads(1, 0) }
+  : null;
 
 /**
  * Works something out beside the thread that answers requests.
