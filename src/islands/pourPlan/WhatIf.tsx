@@ -62,7 +62,7 @@ export function WhatIf(props: Props) {
       </label>
       {!choice && <p className="quiet">Choose what is different, and both pour plans stand side by side.</p>}
       {choice && other === null && (
-        <p role="alert">So there is no sheet: the additions are more than the pour.</p>
+        <p role="alert">So there is no sheet: the additions are more than the pour. Choose something else.</p>
       )}
       {view.state.kind === 'fault' && (
         <p role="alert" className="text-error">
