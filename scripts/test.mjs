@@ -36,14 +36,17 @@ function begin(title, command, words) {
   mkdirSync(folder, { recursive: true });
   const printed = join(folder, `${title}.log`);
   const into = openSync(printed, 'w');
+  const began = performance.now();
   const child = spawn(command, words, { cwd: projectFolder, stdio: ['ignore', into, into], env });
   const ended = new Promise((resolve) => child.once('close', resolve));
+  const took = ended.then(() => Math.round((performance.now() - began) / 1000));
   process.once('exit', () => child.kill());
   return async () => {
     console.log(`\n── ${title}`);
     const status = await ended;
     process.stdout.write(readFileSync(printed, 'utf8'));
     if (status !== 0) stopWith(`\n${title}: failed.`);
+    console.log(`${title}: ${await took} s, beside others`);
   };
 }
 
