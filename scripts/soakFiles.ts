@@ -13,7 +13,7 @@ export async function soakFiles(plans: number, seed: number): Promise<void> {
   try {
     for (let done = 0; done < plans; done += AT_ONCE) {
       const own = seed + done;
-      const files = fc.sample(extremePlanFile, { numRuns: Math.min(AT_ONCE, plans - done), seed: own });
+      const files = fc.sample(extremePlanFile(), { numRuns: Math.min(AT_ONCE, plans - done), seed: own });
       console.log(`${done + files.length}, seed ${own}: ${told(await askWithPlans(server.base, files))}`);
     }
     for (const page of ['/', '/plans', '/plans/buy', '/molds', '/shelf']) {

@@ -76,67 +76,74 @@ const pourOf = (amounts: readonly string[], sizes: readonly string[], mostEmbeds
     sameJug: fc.boolean(),
   });
 
-const MANY = { minLength: 1, maxLength: MOST_POURS, size: 'max' } as const;
 /** Two of three can be made; one may be anything. */
-const pours = fc.oneof(
-  { weight: 2, arbitrary: fc.array(pourOf(SMALL_AMOUNTS, SHARED_SIZES, 0), MANY) },
-  { weight: 1, arbitrary: fc.array(pourOf(ANY_AMOUNT, ANY_SIZE, 20), MANY) },
-);
-
-/** Plans at the ends of what a plan file may hold: up to 26 pours of 60 doses, a hundred thousand pieces, odd clocks. */
-export const extremePlanFile: fc.Arbitrary<PlanFile> = fc
-  .record({
-    pours,
-    shape: fc.constantFrom(...SHAPES),
-    pieces: fc.constantFrom(1, 72, 100_000),
-    cavities: fc.constantFrom(1, 6, 200),
-    capacityMl: fc.constantFrom(0.5, 100, 20_000),
-    clock: fc.option(
-      fc.record({
-        at: fc.constantFrom('start' as const, 'finish' as const),
-        time: fc.constantFrom(...CLOCKS),
-      }),
-      { nil: null },
-    ),
-    zone: fc.constantFrom(...ZONES),
-    freezerMin: fc.constantFrom(null, 1, 600),
-    roomC: fc.constantFrom(5, 21, 40),
-  })
-  .map(({ pours: each, shape, cavities, capacityMl, clock, zone, freezerMin, roomC, pieces: count }) =>
-    planFile(
-      each.map(
-        ({ doses, size, embeds, isFast, lean, sameJug }): FilePour => ({
-          base: base(
-            isFast ? { id: 'quick', name: 'Quick base', setSpeed: 'fast', densityGPerMl: null } : {},
-          ),
-          size,
-          doses: doses.flatMap(({ text, isWet, laid }, index) => {
-            const material = DOSED[index];
-            if (!material || laid) return [];
-            return [[material, text, isWet ? { dispersantId: WET_IN.id, times: 20 } : undefined]];
-          }),
-          laid: doses.flatMap(({ text, laid }, index) => {
-            const material = DOSED[index];
-            return material && laid ? [[material, text, laid]] : [];
-          }),
-          way: {
-            ...(lean === undefined ? {} : { lean: { deg: lean, along: 'length' } }),
-            ...(sameJug ? { sameJug } : {}),
-          },
-          ...(embeds.length > 0 ? { embeds } : {}),
-        }),
-      ),
-      {
-        pieces: count,
-        fillFraction: 0.95,
-        jugLossFraction: 0.03,
-        making: {
-          room: { tempC: roomC, spreadK: 5, humidity: 0.98, humiditySpread: 0.01 },
-          clock: clock && { ...clock, ...(zone ? { zone } : {}) },
-          freezerMin,
-        },
-      },
-      mold({ shape, cavities, capacityMl }),
-      [scrap(), WET_IN],
-    ),
+function poursOf(most: number) {
+  const many = { minLength: 1, maxLength: most, size: 'max' } as const;
+  return fc.oneof(
+    { weight: 2, arbitrary: fc.array(pourOf(SMALL_AMOUNTS, SHARED_SIZES, 0), many) },
+    { weight: 1, arbitrary: fc.array(pourOf(ANY_AMOUNT, ANY_SIZE, 20), many) },
   );
+}
+
+/**
+ * Plans at the ends of what a plan file may hold: up to 26 pours of 60 doses, a hundred thousand pieces, odd clocks.
+ *
+ * @param mostPours fewer are answered sooner
+ */
+export const extremePlanFile = (mostPours = MOST_POURS): fc.Arbitrary<PlanFile> =>
+  fc
+    .record({
+      pours: poursOf(mostPours),
+      shape: fc.constantFrom(...SHAPES),
+      pieces: fc.constantFrom(1, 72, 100_000),
+      cavities: fc.constantFrom(1, 6, 200),
+      capacityMl: fc.constantFrom(0.5, 100, 20_000),
+      clock: fc.option(
+        fc.record({
+          at: fc.constantFrom('start' as const, 'finish' as const),
+          time: fc.constantFrom(...CLOCKS),
+        }),
+        { nil: null },
+      ),
+      zone: fc.constantFrom(...ZONES),
+      freezerMin: fc.constantFrom(null, 1, 600),
+      roomC: fc.constantFrom(5, 21, 40),
+    })
+    .map(({ pours: each, shape, cavities, capacityMl, clock, zone, freezerMin, roomC, pieces: count }) =>
+      planFile(
+        each.map(
+          ({ doses, size, embeds, isFast, lean, sameJug }): FilePour => ({
+            base: base(
+              isFast ? { id: 'quick', name: 'Quick base', setSpeed: 'fast', densityGPerMl: null } : {},
+            ),
+            size,
+            doses: doses.flatMap(({ text, isWet, laid }, index) => {
+              const material = DOSED[index];
+              if (!material || laid) return [];
+              return [[material, text, isWet ? { dispersantId: WET_IN.id, times: 20 } : undefined]];
+            }),
+            laid: doses.flatMap(({ text, laid }, index) => {
+              const material = DOSED[index];
+              return material && laid ? [[material, text, laid]] : [];
+            }),
+            way: {
+              ...(lean === undefined ? {} : { lean: { deg: lean, along: 'length' } }),
+              ...(sameJug ? { sameJug } : {}),
+            },
+            ...(embeds.length > 0 ? { embeds } : {}),
+          }),
+        ),
+        {
+          pieces: count,
+          fillFraction: 0.95,
+          jugLossFraction: 0.03,
+          making: {
+            room: { tempC: roomC, spreadK: 5, humidity: 0.98, humiditySpread: 0.01 },
+            clock: clock && { ...clock, ...(zone ? { zone } : {}) },
+            freezerMin,
+          },
+        },
+        mold({ shape, cavities, capacityMl }),
+        [scrap(), WET_IN],
+      ),
+    );
