@@ -79,12 +79,9 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
   const versionsOf = db.prepare<[string], Row>(
     `${SELECT} WHERE plans.id = ? AND ${NOT_DELETED} ORDER BY v.version DESC`,
   );
-  const DELETED_BEFORE = "(SELECT id FROM put_away WHERE kind = 'plan' AND state = 'deleted' AND at < ?)";
-  const forget = [
-    db.prepare<[string]>(`DELETE FROM plan_versions WHERE plan_id IN ${DELETED_BEFORE}`),
-    db.prepare<[string]>(`DELETE FROM plans WHERE id IN ${DELETED_BEFORE}`),
-    db.prepare<[string]>("DELETE FROM put_away WHERE kind = 'plan' AND state = 'deleted' AND at < ?"),
-  ];
+  const oneVersion = db.prepare<{ id: string; version: number | null }, Row>(
+    `${SELECT} WHERE plans.id = @id AND v.version = coalesce(@version, plans.latest_version) AND ${NOT_DELETED}`,
+  );
   const insertPlan = db.prepare<[string, string]>(
     'INSERT INTO plans (id, revision, latest_version, changed_at) VALUES (?, 1, 1, ?)',
   );
@@ -147,6 +144,15 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
      * @throws BrokenRecordError
      */
     versions: (id: string): StoredPlan[] => versionsOf.all(id).map((row) => itemOf(read(row))),
+    /**
+     * A version of a plan, or its newest; undefined for one that is unknown, or of a plan that is deleted.
+     *
+     * @throws BrokenRecordError
+     */
+    version(id: string, version: number | null = null): StoredPlan | undefined {
+      const row = oneVersion.get({ id, version });
+      return row && itemOf(read(row));
+    },
     /** Every version of a plan as it can be read, or not. */
     versionsRead: (id: string) =>
       versionsOf.all(id).map((row) => ({ version: row.version, changedAt: row.changed_at, read: read(row) })),
@@ -154,10 +160,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     shape: SHAPE,
     /** A version of a plan from its text. */
     readText: (id: string, { record, shape }: KeptText) => planOf(id, record, shape),
-    /** Forgets for good what was deleted before a moment. */
-    forgetDeleted: db.transaction((before: string): void => {
-      for (const statement of forget) statement.run(before);
-    }).immediate,
+    forgetDeleted: forgetting(db),
     insert: db.transaction((id: string, plan: Plan, at: string): void => {
       insertPlan.run(id, at);
       insertVersion.run(id, 1, JSON.stringify(plan), SHAPE, at);
@@ -172,6 +175,19 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
       },
     ).immediate,
   };
+}
+
+/** Forgets for good what was deleted before a moment. */
+function forgetting(db: Database.Database): (before: string) => void {
+  const deletedBefore = "(SELECT id FROM put_away WHERE kind = 'plan' AND state = 'deleted' AND at < ?)";
+  const statements = [
+    db.prepare<[string]>(`DELETE FROM plan_versions WHERE plan_id IN ${deletedBefore}`),
+    db.prepare<[string]>(`DELETE FROM plans WHERE id IN ${deletedBefore}`),
+    db.prepare<[string]>("DELETE FROM put_away WHERE kind = 'plan' AND state = 'deleted' AND at < ?"),
+  ];
+  return db.transaction((before: string): void => {
+    for (const statement of statements) statement.run(before);
+  }).immediate;
 }
 
 function moldIdOf(record: string): string {

@@ -131,7 +131,7 @@ function taken<Item extends Mold | Material>(
 function piecesFor(into: Into, made: readonly MadePiece[]): ReadonlyMap<string, string> {
   const standIns = new Map<string, string>();
   for (const { planId, name, pieceG, pieceMl, heightMm } of made) {
-    const [here] = into.workshop.plans.versions(planId);
+    const here = into.workshop.plans.version(planId);
     if (here?.plan.name === name) continue;
     const piece: Material = {
       ...NOTHING_KNOWN,

@@ -26,7 +26,7 @@ export async function allNeeds(workshop: Workshop, sheet: Sheet, context: ViewCo
   const all: AllNeeds = { needs: needOf(sheet), madeAhead: [] };
   for (const embed of setInOfPlans(sheet)) {
     const pieceG = context.pieces.of(embed.id)?.pieceG ?? null;
-    const [stored] = workshop.plans.versions(embed.id);
+    const stored = workshop.plans.version(embed.id);
     const molds = stored && moldsOf(workshop, stored.plan);
     if (pieceG === null || !molds) continue;
     const onShelf = Math.max(0, freeOf(workshop.lots.stockOf(embed.id)));

@@ -13,8 +13,9 @@ import {
   type Plan,
   type PlanFile,
 } from '../core/plan/plan';
-import { planFileSchema } from '../core/plan/planSchema';
+import { checkNames } from '../core/plan/planSchema';
 import type { Sheet } from '../core/plan/sheet';
+import { z } from '../core/zod';
 import { orNull, orProblem } from './broken';
 import type { Workshop } from './openWorkshop';
 import { invalidField, invalidFields } from './problem';
@@ -50,6 +51,9 @@ function namedBy(workshop: Workshop, plan: Plan, pieces: MadePieces): Named {
   };
 }
 
+/** Its parts were judged where they were read: only whether they name one another is left to see. */
+const namingSchema = z.custom<PlanFile>().superRefine(checkNames);
+
 /** Plan files as they were made last, and of what. */
 const LAST = new WeakMap<Plan, { of: readonly unknown[]; file: PlanFile }>();
 
@@ -63,7 +67,7 @@ export function planFileOf(workshop: Workshop, plan: Plan, pieces = madePieces(w
   const of = [mold, secondMold, ...materials, ...made];
   const last = LAST.get(plan);
   if (last?.of.length === of.length && of.every((part, place) => part === last.of[place])) return last.file;
-  const file = planFileSchema.safeParse(
+  const file = namingSchema.safeParse(
     {
       format: PLAN_FILE_FORMAT,
       version: PLAN_FILE_VERSION,
@@ -103,7 +107,7 @@ export function madePieces(workshop: Workshop): MadePieces {
   const underWay: string[] = [];
   const circular = new Set<string>();
   const make = (planId: string): MadePiece | null => {
-    const [newest] = workshop.plans.versions(planId);
+    const newest = workshop.plans.version(planId);
     if (!newest) return null;
     const { name } = newest.plan;
     const from = underWay.indexOf(planId);

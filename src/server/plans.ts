@@ -2,16 +2,16 @@ import { setImmediate } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import type { MadePiece } from '../core/plan/embed';
 import { namedPlans, type Plan } from '../core/plan/plan';
+import { planFileSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
 import type { Workshop } from './openWorkshop';
 import { madePieces, planFileOf } from './planFile';
-import { notFound } from './problem';
+import { invalidFields, notFound } from './problem';
 import { conflict } from './records';
 
 /** The newest version of a plan, or the one that is asked for. */
 export function findPlan({ plans }: Workshop, id: string, version?: number): StoredPlan {
-  const versions = plans.versions(id);
-  const found = version === undefined ? versions[0] : versions.find((each) => each.version === version);
+  const found = plans.version(id, version);
   if (!found) throw notFound('plan', version === undefined ? id : `${id}, version ${version}`);
   return found;
 }
@@ -37,7 +37,8 @@ export async function madeByOthers(workshop: Workshop, planId: string): Promise<
 }
 
 export function createPlan(workshop: Workshop, plan: Plan): StoredPlan {
-  planFileOf(workshop, plan);
+  const judged = planFileSchema.safeParse(planFileOf(workshop, plan), { reportInput: true });
+  if (!judged.success) throw invalidFields(judged.error);
   const id = workshop.newId();
   workshop.plans.insert(id, plan, workshop.now());
   return findPlan(workshop, id);

@@ -53,6 +53,17 @@ test('a version that a run has used stays; the next save begins a new one', asyn
   assert.equal(workshop.runs.find(run.id)?.snapshot.sheet.planName, 'Test plan');
 });
 
+test('an older version that can’t be read costs itself only', async () => {
+  const { workshop, stored } = workshopWith(file);
+  await startRun(workshop, crypto.randomUUID(), stored.id);
+  savePlan(workshop, stored.id, { ...stored.plan, name: 'Changed' }, stored.revision);
+  workshop.db.exec('DROP TRIGGER used_versions_stay');
+  workshop.db.prepare("UPDATE plan_versions SET record = '{}' WHERE version = 1").run();
+  assert.equal(findPlan(workshop, stored.id).plan.name, 'Changed');
+  assert.throws(() => findPlan(workshop, stored.id, 1), /can’t be read: /);
+  assert.equal(problemFrom(() => findPlan(workshop, stored.id, 3)).status, 404);
+});
+
 test('a plan that names something unknown is refused with the path of the field', () => {
   const { workshop, stored } = workshopWith(file);
   const [pour] = stored.plan.pours;
