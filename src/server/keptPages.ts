@@ -12,7 +12,8 @@ const DRAWN_BY = ['host', 'cookie', 'accept-language', 'x-tallow-device'];
 
 interface Page {
   headers: [string, string][];
-  html: string;
+  /** As it goes over the wire. */
+  html: ArrayBuffer;
 }
 
 /** By what they were asked with, the oldest first. Null where the answer was no page. */
@@ -49,7 +50,7 @@ export async function pageOnce(request: Request, render: () => Promise<Response>
 
 async function wholePage(response: Response): Promise<Page | null> {
   if (response.status !== 200) return null;
-  return { headers: [...response.headers], html: await response.text() };
+  return { headers: [...response.headers], html: await response.arrayBuffer() };
 }
 
 function answered({ headers, html }: Page): Response {

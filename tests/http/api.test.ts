@@ -190,6 +190,29 @@ test('pages and files travel compressed, files as they were compressed once', as
   );
 });
 
+test('a name that would end a script ends none: a page’s records are read as they are kept', async () => {
+  const name = '</script><script>alert(1)</script><!-- \u2028 & "';
+  const { id: _id, ...odd } = additive({ name });
+  await send(server.base, 'POST', '/api/materials', odd);
+  const { body: stored } = await send(
+    server.base,
+    'POST',
+    '/api/plans/import',
+    planFile([{}], { note: name }),
+  );
+  const { body: materials } = await send(server.base, 'GET', '/api/materials');
+  const { body: plan } = await send(server.base, 'GET', `/api/plans/${stored.id}`);
+  for (const [path, records] of [
+    ['/shelf', materials],
+    [`/plans/${stored.id}`, { stored: plan, materials: materials.map(({ item }: { item: object }) => item) }],
+  ]) {
+    const html = await (await fetch(server.base + path)).text();
+    const [, text = ''] = /data-of="\w+">(.*?)<\/script>/s.exec(html) ?? [];
+    assert.deepEqual(JSON.parse(text), records, path);
+    assert.doesNotMatch(html, /<script>alert/);
+  }
+});
+
 /** Values that people paste, type by accident, or send on purpose. */
 const HOSTILE: unknown[] = [
   '',

@@ -15,6 +15,7 @@ import type { LotStock } from '../../core/stock/stock';
 import type { Detail } from '../pourPlan/details';
 import { PourPlanFoot } from '../pourPlan/PourPlanFoot';
 import { type PourPlanView, usePourPlan } from '../pourPlan/usePourPlan';
+import { pageData } from '../shared/pageData';
 import { withShowing } from '../shared/showing';
 import { useStable } from '../shared/useStable';
 import { ChecksPanel } from './ChecksPanel';
@@ -34,11 +35,15 @@ import { useReview } from './useReview';
 
 const ConflictDialog = lazy(() => import('./ConflictDialog'));
 
-interface Props {
+/** What may be large, and comes as the page's data. */
+export interface PlanPageRecords {
   stored: StoredPlan;
+  /** The shelf. */
+  materials: Material[];
+}
+
+interface Props {
   molds: Mold[];
-  /** The shelf as JSON: a text is handed over in a tenth of the time of its records. */
-  materialsText: string;
   /** Pieces of other plans that are set into this one. */
   made: MadePiece[];
   rules: HouseRules;
@@ -50,14 +55,15 @@ interface Props {
 
 /** The plan as it is stored, or as it was left. */
 function PlanWorkspace(props: Props) {
-  const draft = useKeptDraft(props.stored);
+  const [records] = useState(() => pageData<PlanPageRecords>('plan'));
+  const draft = useKeptDraft(records.stored);
   if (draft === undefined)
     return (
       <p className="quiet p-6" role="status">
         Laying out the plan …
       </p>
     );
-  return <Workspace {...props} draft={draft} />;
+  return <Workspace {...props} {...records} draft={draft} />;
 }
 
 export default withShowing(PlanWorkspace);
@@ -65,10 +71,9 @@ export default withShowing(PlanWorkspace);
 const NO_LOTS: readonly LotStock[] = [];
 
 /** Everything that one decision touches, in sight of it. */
-function Workspace(props: Props & { draft: Draft | null }) {
+function Workspace(props: Props & PlanPageRecords & { draft: Draft | null }) {
   const { stored, stock, today, draft } = props;
-  const [shelf] = useState((): Material[] => JSON.parse(props.materialsText));
-  const { molds, materials, rules, taught, shelved, molded } = usePageRecords({ ...props, materials: shelf });
+  const { molds, materials, rules, taught, shelved, molded } = usePageRecords(props);
   const [pourIndex, setPourIndex] = useState(0);
   const [detail, setDetail] = useState<Detail | null>(null);
   const edited = useEditedPlan(stored, draft);

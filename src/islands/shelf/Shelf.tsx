@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Material } from '../../core/materials/material';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
+import { pageData } from '../shared/pageData';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { UndoLine } from '../shared/UndoLine';
@@ -17,8 +18,6 @@ import { ShelfMaterials } from './shelfMaterials';
 import { searched, shelfRow } from './shelfRows';
 
 interface Props {
-  /** The stored materials as JSON: a text is handed over in a tenth of the time of two thousand records. */
-  startText: string;
   stock: StockByMaterial;
   currency: string;
   /** The material whose form is open from the start. */
@@ -27,9 +26,9 @@ interface Props {
 }
 
 /** Materials with their limits and what is left of them; unknown is said as “not known”, never as zero. */
-function Shelf({ startText, stock: startStock, currency, asked, askedSide }: Props) {
+function Shelf({ stock: startStock, currency, asked, askedSide }: Props) {
   const showing = useShowing();
-  const [start] = useState((): StoredItem<Material>[] => JSON.parse(startText));
+  const [start] = useState(() => pageData<StoredItem<Material>[]>('shelf'));
   const own = useRecords<Material>('/api/materials', 'material', start);
   const { records, save, put, remove } = own;
   const [stock, setStock] = useState(startStock);
