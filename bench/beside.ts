@@ -50,7 +50,11 @@ async function medianBeside(work: (n: number) => Promise<unknown>): Promise<numb
     // What is compiled on the way is not counted.
     if (n > 0) figures.push(longestMs);
   }
-  return figures.sort((a, b) => a - b)[Math.floor(TIMES / 2)] ?? 0;
+  return middle(figures);
+}
+
+function middle(figures: readonly number[]): number {
+  return figures.toSorted((a, b) => a - b)[Math.floor(figures.length / 2)] ?? 0;
 }
 
 const alone = await medianBeside(() => sleep(ALONE_MS));
@@ -59,6 +63,34 @@ for (const path of ['/api/sheet', '/api/pour-plan', '/api/plans/meet', '/api/pla
   const beside = await medianBeside((n) => send(server.base, 'POST', path, crowded(n)));
   console.log(
     `  beside ${path.padEnd(17)} of 26 pours of 60 doses, 2000 materials: ${beside.toFixed(0)} ms, ratio ${(beside / alone).toFixed(1)}`,
+  );
+}
+
+/** A crowded plan in the workshop, saved with another note each time: what was known of it is of before. */
+const { id, plan, ...first } = (await send(server.base, 'POST', '/api/plans/import', crowded(0))).body;
+let revision: number = first.revision;
+async function save(note: string): Promise<void> {
+  const saved = await send(server.base, 'PUT', `/api/plans/${id}`, { plan: { ...plan, note }, revision });
+  if (saved.status !== 200) throw new Error(JSON.stringify(saved.body));
+  revision = saved.body.revision;
+}
+const saving = await medianBeside((n) => save(`Saved ${n}`));
+console.log(`  beside a save of such a plan: ${saving.toFixed(0)} ms, ratio ${(saving / alone).toFixed(1)}`);
+for (const path of ['/plans', `/plans/${id}`, `/plans/${id}/sheet`, '/plans/buy']) {
+  const figures: number[] = [];
+  for (let n = 0; n <= TIMES; n++) {
+    await save(`${path} ${n}`);
+    figures.push(
+      await longestBeside(async () => {
+        const answer = await fetch(server.base + path);
+        await answer.arrayBuffer();
+        if (answer.status !== 200) throw new Error(`${path} answers ${answer.status}`);
+      }),
+    );
+  }
+  const beside = middle(figures.slice(1));
+  console.log(
+    `  beside ${path.replace(id, ':id').padEnd(17)} with it: ${beside.toFixed(0)} ms, ratio ${(beside / alone).toFixed(1)}`,
   );
 }
 await server.stop();
