@@ -73,7 +73,9 @@ test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and 
   const told = await (await request.post('/api/pour-plan', { data: file })).json();
   expect(told.beginsAt).toBe(`2035-05-02T${begins}`);
   await page.goto(`/plans/${id}/sheet`);
-  await expect(page.getByRole('row', { name: /Chalk for A, cut up to 370\.0 g/ })).toContainText(begins);
+  await expect(
+    page.getByRole('row', { name: /Cut and weigh 368\.9 g Chalk for A, cut up to 370\.0 g/ }),
+  ).toContainText(begins);
   // List, endpoint and paper have the same tasks in the same order.
   const printed = await page
     .getByRole('row')
