@@ -55,10 +55,12 @@ export function savePlan(workshop: Workshop, id: string, plan: Plan, revision: n
   const before = findPlan(workshop, id);
   if (isDeepStrictEqual(plan, before.plan)) return before;
   const version = before.used ? before.version + 1 : before.version;
-  if (!workshop.plans.save(id, plan, version, before.used, revision, workshop.now())) {
+  const changedAt = workshop.now();
+  if (!workshop.plans.save(id, plan, version, before.used, revision, changedAt)) {
     throw conflict(plan, before.plan, before.revision);
   }
-  return findPlan(workshop, id);
+  // What it reads as, without judging all of it once more while others wait.
+  return { ...before, plan, version, latestVersion: version, revision: revision + 1, changedAt, used: false };
 }
 
 export function duplicatePlan(workshop: Workshop, id: string): StoredPlan {

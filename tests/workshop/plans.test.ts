@@ -24,6 +24,7 @@ test('a save moves the revision; a save against an old one is told what differs,
   const { workshop, stored } = workshopWith(file);
   const theirs = savePlan(workshop, stored.id, { ...stored.plan, pieces: 12 }, stored.revision);
   assert.deepEqual([theirs.revision, theirs.version], [2, 1]);
+  assert.deepEqual(theirs, findPlan(workshop, stored.id));
   const problem = problemFrom(() =>
     savePlan(workshop, stored.id, { ...stored.plan, pieces: 18 }, stored.revision),
   );
@@ -47,6 +48,7 @@ test('a version that a run has used stays; the next save begins a new one', asyn
   const run = await startRun(workshop, crypto.randomUUID(), stored.id);
   const next = savePlan(workshop, stored.id, { ...stored.plan, name: 'Changed' }, stored.revision);
   assert.deepEqual([next.version, next.used], [2, false]);
+  assert.deepEqual(next, findPlan(workshop, stored.id));
   assert.equal(savePlan(workshop, stored.id, { ...next.plan, pieces: 7 }, next.revision).version, 2);
   assert.equal(findPlan(workshop, stored.id, 1).plan.name, 'Test plan');
   assert.equal(findPlan(workshop, stored.id, 1).used, true);
