@@ -92,15 +92,14 @@ export function emptied(tasks: readonly ScheduledTask[], done: ReadonlyMap<strin
 /** A task that stirs in or lays several doses, without those that were left out. */
 export function withoutLeftOut(
   task: ScheduledTask,
-  tasks: readonly ScheduledTask[],
+  byId: ReadonlyMap<string, ScheduledTask>,
   done: ReadonlyMap<string, Done>,
 ): ScheduledTask {
   if (task.kind !== 'stir-in' && task.kind !== 'lay') return task;
-  const out = tasks.flatMap((each) =>
-    each.kind === 'weigh-dose' && task.needs.includes(each.id) && done.get(each.id)?.massG === 0
-      ? [each.lineIndex]
-      : [],
-  );
+  const out = task.needs.flatMap((id) => {
+    const need = byId.get(id);
+    return need?.kind === 'weigh-dose' && done.get(id)?.massG === 0 ? [need.lineIndex] : [];
+  });
   if (out.length === 0 || out.length === task.lineIndexes.length) return task;
   return { ...task, lineIndexes: task.lineIndexes.filter((index) => !out.includes(index)) };
 }

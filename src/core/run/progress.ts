@@ -158,7 +158,7 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const tasks = all.map((task): TaskState => {
     const record = recordOf(task.id);
     return {
-      ...withoutLeftOut(task, all, done),
+      ...withoutLeftOut(task, byId, done),
       doneAt: record?.at ?? null,
       actualG: record?.massG ?? null,
       parts: record?.parts ?? [],
