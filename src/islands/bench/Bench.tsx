@@ -3,6 +3,7 @@ import { concernsTask } from '../../core/checks/concernsTask';
 import { progress, type TaskState, withReadings } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { RunStock } from '../../core/stock/runStock';
+import { withStart } from '../shared/pageData';
 import { withShowing } from '../shared/showing';
 import { Away } from './Away';
 import { type RehearsalWorld, useBenchWorld } from './benchWorld';
@@ -137,7 +138,7 @@ export function Bench({ start, stock }: Props) {
   );
 }
 
-export default withShowing(Bench);
+export default withShowing(withStart('run', Bench));
 
 /** What a hand puts on a stand-in scale, g; in a rehearsal more than was aimed at, where that is a mishap. */
 function putOf({ id, targetG }: TaskState, rehearsal: RehearsalWorld | null): number | null {

@@ -11,6 +11,7 @@ import { AsideForm } from '../pieces/AsideForm';
 import { CutForm } from '../pieces/CutForm';
 import { EntryList } from '../pieces/EntryList';
 import { Section } from '../section/Section';
+import { withStart } from '../shared/pageData';
 import { useShowing, withShowing } from '../shared/showing';
 import { useFollowedRun } from '../shared/useFollowedRuns';
 import { Causes } from './Causes';
@@ -189,4 +190,4 @@ function firstPart(run: Run, round: number): Part {
   return cut && cut.doneAt === null && cut.unmet.length === 0 ? 'cut' : 'look';
 }
 
-export default withShowing(InspectRound);
+export default withShowing(withStart('run', InspectRound));

@@ -4,16 +4,17 @@ import type { KeptReadings } from '../../core/run/keptReadings';
 import type { Run } from '../../core/run/run';
 import { listed } from '../../words/en/plural';
 import { callApi } from '../shared/api';
+import { withStart } from '../shared/pageData';
 import { withShowing } from '../shared/showing';
 
 const TaughtCurve = lazy(async () => ({ default: (await import('../shared/TaughtCurve')).TaughtCurve }));
 
 interface Props {
-  run: Run;
+  start: Run;
 }
 
 /** How each jug that was read really cooled, over what was forecast when it was melted; looked at once it is opened. */
-function RunCoolings({ run }: Props) {
+function RunCoolings({ start: run }: Props) {
   const [coolings, setCoolings] = useState<Cooling[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
@@ -73,4 +74,4 @@ function jugName({ pourIndexes, round, load }: Cooling, { snapshot: { sheet } }:
     .join(', ');
 }
 
-export default withShowing(RunCoolings);
+export default withShowing(withStart('run', RunCoolings));

@@ -8,6 +8,7 @@ import { InspectionList } from '../inspection/InspectionList';
 import { NetWeight } from '../inspection/NetWeight';
 import { Photos } from '../photos/Photos';
 import { EntryList } from '../pieces/EntryList';
+import { withStart } from '../shared/pageData';
 import { useShowing, withShowing } from '../shared/showing';
 import { useFollowedRun } from '../shared/useFollowedRuns';
 import { ComplaintForm } from './ComplaintForm';
@@ -119,4 +120,4 @@ function RunSeen({ start, shelf }: Props) {
   );
 }
 
-export default withShowing(RunSeen);
+export default withShowing(withStart('run', RunSeen));

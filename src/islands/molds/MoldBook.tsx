@@ -7,6 +7,7 @@ import { showPercent, showVolume } from '../../core/units/showQuantity';
 import { MEASURED_NAMES } from '../../words/en/molds/names';
 import { Section } from '../section/Section';
 import { callApi } from '../shared/api';
+import { withStart } from '../shared/pageData';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { UndoLine } from '../shared/UndoLine';
@@ -135,4 +136,4 @@ function Archiving({ mold: { id }, isArchived }: { mold: Mold; isArchived: boole
   );
 }
 
-export default withShowing(MoldBook);
+export default withShowing(withStart('molds', MoldBook));

@@ -10,6 +10,7 @@ import { nextWords } from '../../words/en/rack/rackWords';
 import { taskName } from '../../words/en/work/taskName';
 import { useCalls, type WaitCall } from '../bench/useCalls';
 import { useHeats } from '../bench/useHeats';
+import { withStart } from '../shared/pageData';
 import { useShowing, withShowing } from '../shared/showing';
 import { useFollowedRuns } from '../shared/useFollowedRuns';
 import { AirOfRack } from './AirOfRack';
@@ -149,4 +150,4 @@ function rowsOf(
     .sort((a, b) => (a.round.due[0]?.due.middle ?? 0) - (b.round.due[0]?.due.middle ?? 0));
 }
 
-export default withShowing(Rack);
+export default withShowing(withStart('runs', Rack));

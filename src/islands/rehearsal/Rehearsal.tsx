@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Dare } from '../../core/rehearsal/dares';
 import type { Run } from '../../core/run/run';
 import { callApi } from '../shared/api';
+import { withStart } from '../shared/pageData';
 import { withShowing } from '../shared/showing';
 import { forgetRehearsal, keptRehearsal, type UnderWay } from './keptRehearsal';
 import { PracticeSetup } from './PracticeSetup';
@@ -68,4 +69,4 @@ function Rehearsal({ start, practice }: Props) {
   return <Rehearsing key={going.run.id} start={going} back={back} onAgain={again} />;
 }
 
-export default withShowing(Rehearsal);
+export default withShowing(withStart('run', Rehearsal));

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Material } from '../../core/materials/material';
 import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
-import { pageData } from '../shared/pageData';
+import { withStart } from '../shared/pageData';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { UndoLine } from '../shared/UndoLine';
@@ -18,6 +18,8 @@ import { ShelfMaterials } from './shelfMaterials';
 import { searched, shelfRow } from './shelfRows';
 
 interface Props {
+  /** The materials as they are stored. */
+  start: StoredItem<Material>[];
   stock: StockByMaterial;
   currency: string;
   /** The material whose form is open from the start. */
@@ -26,9 +28,8 @@ interface Props {
 }
 
 /** Materials with their limits and what is left of them; unknown is said as “not known”, never as zero. */
-function Shelf({ stock: startStock, currency, asked, askedSide }: Props) {
+function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) {
   const showing = useShowing();
-  const [start] = useState(() => pageData<StoredItem<Material>[]>('shelf'));
   const own = useRecords<Material>('/api/materials', 'material', start);
   const { records, save, put, remove } = own;
   const [stock, setStock] = useState(startStock);
@@ -133,7 +134,7 @@ function Shelf({ stock: startStock, currency, asked, askedSide }: Props) {
   );
 }
 
-export default withShowing(Shelf);
+export default withShowing(withStart('shelf', Shelf));
 
 type Side = Props['askedSide'];
 
