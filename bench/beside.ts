@@ -43,18 +43,19 @@ async function longestBeside(work: () => Promise<unknown>): Promise<number> {
   return longestMs;
 }
 
-async function medianBeside(work: (n: number) => Promise<unknown>): Promise<number> {
+/** @param before what is done first each time, and is not counted */
+async function medianBeside(
+  work: (n: number) => Promise<unknown>,
+  before?: (n: number) => Promise<unknown>,
+): Promise<number> {
   const figures: number[] = [];
   for (let n = 0; n <= TIMES; n++) {
+    await before?.(n);
     const longestMs = await longestBeside(() => work(n));
     // What is compiled on the way is not counted.
     if (n > 0) figures.push(longestMs);
   }
-  return middle(figures);
-}
-
-function middle(figures: readonly number[]): number {
-  return figures.toSorted((a, b) => a - b)[Math.floor(figures.length / 2)] ?? 0;
+  return figures.sort((a, b) => a - b)[Math.floor(TIMES / 2)] ?? 0;
 }
 
 const alone = await medianBeside(() => sleep(ALONE_MS));
@@ -77,18 +78,14 @@ async function save(note: string): Promise<void> {
 const saving = await medianBeside((n) => save(`Saved ${n}`));
 console.log(`  beside a save of such a plan: ${saving.toFixed(0)} ms, ratio ${(saving / alone).toFixed(1)}`);
 for (const path of ['/plans', `/plans/${id}`, `/plans/${id}/sheet`, '/plans/buy']) {
-  const figures: number[] = [];
-  for (let n = 0; n <= TIMES; n++) {
-    await save(`${path} ${n}`);
-    figures.push(
-      await longestBeside(async () => {
-        const answer = await fetch(server.base + path);
-        await answer.arrayBuffer();
-        if (answer.status !== 200) throw new Error(`${path} answers ${answer.status}`);
-      }),
-    );
-  }
-  const beside = middle(figures.slice(1));
+  const beside = await medianBeside(
+    async () => {
+      const answer = await fetch(server.base + path);
+      await answer.arrayBuffer();
+      if (answer.status !== 200) throw new Error(`${path} answers ${answer.status}`);
+    },
+    (n) => save(`${path} ${n}`),
+  );
   console.log(
     `  beside ${path.replace(id, ':id').padEnd(17)} with it: ${beside.toFixed(0)} ms, ratio ${(beside / alone).toFixed(1)}`,
   );
