@@ -76,6 +76,7 @@ test('Lighthouse Stripe planned backwards from five o’clock, by keyboard, and 
   await expect(
     page.getByRole('row', { name: /Cut and weigh 368\.9 g Chalk for A, cut up to 370\.0 g/ }),
   ).toContainText(begins);
+  await expect(page.locator('[data-task="r1/A/l1/pour"] td').last()).toHaveText('°C');
   // List, endpoint and paper have the same tasks in the same order.
   const printed = await page
     .getByRole('row')

@@ -82,11 +82,14 @@ export function showVolume(volumeMl: number, locale: string): string {
   return `${showNumber(volumeMl, volumeMl < 10 ? 2 : 1, locale)} mL`;
 }
 
+export function temperatureUnit(system: UnitSystem): '°C' | '°F' {
+  return system === 'us' ? '°F' : '°C';
+}
+
 /** A temperature point, rounded to a whole degree. */
 export function showTemperature(tempC: number, { system, locale }: Showing, digits = 0): string {
-  return system === 'us'
-    ? `${showNumber(tempC * 1.8 + 32, digits, locale)} °F`
-    : `${showNumber(tempC, digits, locale)} °C`;
+  const value = system === 'us' ? tempC * 1.8 + 32 : tempC;
+  return `${showNumber(value, digits, locale)} ${temperatureUnit(system)}`;
 }
 
 /** An amount of money, in minor units, in a currency of ISO 4217: 32,000 are “€3.20”. */

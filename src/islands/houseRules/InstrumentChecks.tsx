@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '../../core/result';
 import { ICE_POINT_C, type InstrumentCheck } from '../../core/run/instrumentCheck';
 import { parseFigure } from '../../core/units/parseFigure';
 import { parseMass } from '../../core/units/parseMass';
-import { massUnit, type Showing } from '../../core/units/showQuantity';
+import { massUnit, type Showing, temperatureUnit } from '../../core/units/showQuantity';
 import { checkWords } from '../../words/en/run/checkWords';
 import { explainFigureFault } from '../../words/en/units/figureFault';
 import { explainWeightFault } from '../../words/en/units/weightFault';
@@ -21,7 +21,7 @@ export function InstrumentChecks({ start }: { start: InstrumentCheck[] }) {
   const showing = useShowing();
   const [checks, setChecks] = useState(start);
   const unit = massUnit(showing.system);
-  const degrees = showing.system === 'us' ? '°F' : '°C';
+  const degrees = temperatureUnit(showing.system);
   return (
     <section className="plate p-4" aria-labelledby="checks-title">
       <h2 id="checks-title" className="font-semibold">

@@ -1,4 +1,4 @@
-import { type Showing, showNumber } from '../../core/units/showQuantity';
+import { type Showing, showNumber, temperatureUnit } from '../../core/units/showQuantity';
 
 const PLAIN = { type: 'number', stroke: 'currentColor', fontSize: 12 } as const;
 
@@ -19,7 +19,7 @@ export function temperatureAxis({ system, locale }: Showing) {
     width: 44,
     tickFormatter: (value: number) => showNumber(value, 0, locale),
     label: {
-      value: system === 'us' ? '°F' : '°C',
+      value: temperatureUnit(system),
       angle: -90,
       position: 'insideLeft',
       fontSize: 12,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Taught } from '../../../core/heat/taught';
-import type { Showing } from '../../../core/units/showQuantity';
+import { type Showing, temperatureUnit } from '../../../core/units/showQuantity';
 import { usePlanPage } from '../../plans/planContext';
 import { changeTaught, type Pupil, withLesson } from '../../shared/changeTaught';
 import { useShowing } from '../../shared/showing';
@@ -11,7 +11,7 @@ import { useTeacher } from './useTeacher';
 
 export type TeachingProps = Pick<DetailsProps, 'file' | 'sheet' | 'pourPlan' | 'pourIndex'>;
 
-export const degrees = ({ system }: Showing) => (system === 'us' ? '°F' : '°C');
+export const degrees = ({ system }: Showing) => temperatureUnit(system);
 
 /** A lesson as it is typed, what it says, and whom it teaches. */
 export function useTeaching({ file, sheet, pourPlan, pourIndex }: TeachingProps) {
