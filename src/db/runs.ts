@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import type Database from 'better-sqlite3';
 import { findingSchema } from '../core/checks/findingSchema';
 import type { HouseRules } from '../core/houseRules/houseRules';
@@ -113,12 +114,16 @@ function statementsOf(db: Database.Database) {
   };
 }
 
+/** So many runs are the same object for as long as nothing happens to them: what is worked out of one is kept with it. */
+const MOST_KEPT = 200;
+
 /**
  * Reads runs, brought up from whatever shape they were kept in.
  *
  * @param rulesNow what a run from before snapshots is shown by
  */
 function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseRules) {
+  const lastRead = new Map<string, { run: Run; rows: readonly EventRow[] }>();
   let snapshots: { by: HouseRules; reader: RecordReader<Run['snapshot']> } | null = null;
   const snapshotReader = () => {
     const by = rulesNow();
@@ -136,9 +141,12 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
   const runOf = (row: RunRow): Result<Run, BrokenRecord> => {
     const snapshot = snapshotReader().read(row.id, row.snapshot, row.shape);
     if (!snapshot.success) return snapshot;
+    const rows = events(row.id);
+    const last = lastRead.get(row.id);
+    if (last?.run.snapshot === snapshot.data && isDeepStrictEqual(last.rows, rows)) return ok(last.run);
     const older = eventReader(snapshot.data.sheet);
     const recorded: RecordedEvent[] = [];
-    for (const each of events(row.id)) {
+    for (const each of rows) {
       const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(row.id, each.event, each.shape);
       if (!event.success) return event;
       const source = eventSourceSchema.catch({}).parse(JSON.parse(each.source));
@@ -149,7 +157,7 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
         event: event.data,
       });
     }
-    return ok({
+    const run: Run = {
       id: row.id,
       planId: row.plan_id,
       planVersion: row.plan_version,
@@ -157,7 +165,10 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
       code: row.code,
       snapshot: snapshot.data,
       events: recorded,
-    });
+    };
+    if (lastRead.size >= MOST_KEPT) lastRead.clear();
+    lastRead.set(row.id, { run, rows });
+    return ok(run);
   };
   return {
     shape: () => snapshotReader().shape,

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { roundsOnRack } from '../core/rack/roundsOnRack';
 import { batchCode, batchPrefix } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
-import { progress, withEvent } from '../core/run/progress';
+import { progress } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
 import { explainRunFault } from '../words/en/run/runFaults';
 import { tellChange } from './changes';
@@ -102,7 +102,7 @@ export function recordEvent(
     const recordedAt = workshop.now();
     const recorded = { occurredAt: occurredAt ?? recordedAt, recordedAt, source, event };
     workshop.runs.append(runId, eventId, recorded);
-    const after = withEvent(run, recorded);
+    const after = findRun(workshop, runId);
     stockFollows(workshop, after, event);
     if (event.kind === 'finished' || event.kind === 'abandoned')
       workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);

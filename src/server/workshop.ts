@@ -50,9 +50,21 @@ export function workshop(): Workshop {
   const longAgo = Date.parse(opened.now()) - DELETED_KEPT_DAYS * MS_PER_DAY;
   opened.plans.forgetDeleted(new Date(longAgo).toISOString());
   process.once('exit', () => opened?.db.close());
+  readAhead(opened);
   stopCopies = copiesByDay(opened);
   stopIndexing = indexInBackground(opened);
   return opened;
+}
+
+/** Reads what most pages ask for before anybody waits: a record is judged when it is read first. */
+function readAhead({ materials, molds, runs }: Workshop): void {
+  try {
+    materials.all();
+    molds.all();
+    runs.open();
+  } catch {
+    // What can't be read is told where it is asked for.
+  }
 }
 
 /**

@@ -11,6 +11,7 @@ import { logPage } from '../../src/server/log';
 import { planFileOf } from '../../src/server/planFile';
 import { createPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
+import { runJson } from '../../src/server/runJson';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
 import { base, fragrance, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
@@ -40,6 +41,21 @@ test('the same start sent twice is one run; the same tick sent twice happens onc
   const second = createPlan(workshop, { ...stored.plan, name: 'Second' });
   assert.equal((await problemOf(startRun(workshop, run.id, second.id))).code, 'id-taken');
   assert.equal(findRun(workshop, run.id).events.length, 1);
+});
+
+test('a run is the same object until something happens to it, so that where it stands is told once', async () => {
+  const { workshop, run: begun } = await started();
+  const run = findRun(workshop, begun.id);
+  assert.equal(findRun(workshop, run.id), run);
+  assert.equal(workshop.runs.open().items[0], run);
+  assert.equal(progress(run), progress(findRun(workshop, run.id)));
+
+  const taskId = 'r1/A/l1/base';
+  const weighed = recordEvent(workshop, run.id, newId(), { kind: 'weighed', taskId, massG: 640 });
+  assert.equal(findRun(workshop, run.id), weighed);
+  assert.equal(progress(run).tasks.find(({ id }) => id === taskId)?.actualG, null);
+  assert.equal(progress(weighed).tasks.find(({ id }) => id === taskId)?.actualG, 640);
+  assert.deepEqual(JSON.parse(runJson(weighed)), JSON.parse(JSON.stringify(weighed)));
 });
 
 test('what a run rests on does not follow the plan or the shelf', async () => {

@@ -83,8 +83,18 @@ export function isWaitedFor(task: Pick<ScheduledTask, 'kind'>): boolean {
   return !isWait(task) && !AFTERWARDS.has(task.kind);
 }
 
-/** Where a run stands: its events told over its snapshot. */
-export function progress({ snapshot, events }: RunSoFar): Progress {
+const known = new WeakMap<RunSoFar, Progress>();
+
+/** Where a run stands: its events told over its snapshot. Told once for a run, as none is changed once it is made. */
+export function progress(run: RunSoFar): Progress {
+  const before = known.get(run);
+  if (before) return before;
+  const so = toldOver(run);
+  known.set(run, so);
+  return so;
+}
+
+function toldOver({ snapshot, events }: RunSoFar): Progress {
   const done = new Map<string, Done>();
   const extra: ExtraBase[] = [];
   const touches: Touch[] = [];
@@ -147,27 +157,32 @@ export function progress({ snapshot, events }: RunSoFar): Progress {
   const empty = emptied(all, done);
   const recordOf = (id: string) => done.get(id) ?? empty.get(id);
   const byId = new Map(all.map((task) => [task.id, task]));
-  const unmet = (needs: readonly string[]): string[] =>
-    needs.flatMap((id) => {
+  const addUnmet = (needs: readonly string[], to: Set<string>): Set<string> => {
+    for (const id of needs) {
       const need = byId.get(id);
-      if (!need || recordOf(id)) return [];
+      if (!need || recordOf(id)) continue;
       // A wait is over when hands say so by going on; only what comes before it can hold them up.
-      return isWait(need) ? unmet(need.needs) : [id];
-    });
+      if (isWait(need)) addUnmet(need.needs, to);
+      else to.add(id);
+    }
+    return to;
+  };
   const bases = basesOf(all, done, extra);
   const tasks = all.map((task): TaskState => {
     const record = recordOf(task.id);
-    return {
-      ...withoutLeftOut(task, byId, done),
-      doneAt: record?.at ?? null,
-      actualG: record?.massG ?? null,
-      parts: record?.parts ?? [],
-      tickedG: tickedAs(record),
-      note: record?.note ?? '',
-      isLeftOut: record?.massG === 0 || (!done.has(task.id) && empty.has(task.id)),
-      unmet: [...new Set(unmet(task.needs))],
-      ...weightsOf(task, bases),
-    };
+    const { plannedG, targetG } = weightsOf(task, bases);
+    // Set one by one: beside a spread, V8 takes three times as long for the same object.
+    const state = { ...withoutLeftOut(task, byId, done) } as TaskState;
+    state.doneAt = record?.at ?? null;
+    state.actualG = record?.massG ?? null;
+    state.parts = record?.parts ?? [];
+    state.tickedG = tickedAs(record);
+    state.note = record?.note ?? '';
+    state.isLeftOut = record?.massG === 0 || (!done.has(task.id) && empty.has(task.id));
+    state.unmet = [...addUnmet(task.needs, new Set())];
+    state.plannedG = plannedG;
+    state.targetG = targetG;
+    return state;
   });
   const open = tasks.filter((task) => task.doneAt === null && isWaitedFor(task));
   const toDo = tasks.filter((task) => task.doneAt === null && !isWait(task));

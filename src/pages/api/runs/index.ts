@@ -1,6 +1,7 @@
 import { z } from '../../../core/zod';
 import { endpoint } from '../../../server/endpoint';
 import { readJson } from '../../../server/readJson';
+import { runJson, runsJson } from '../../../server/runJson';
 import { startRun } from '../../../server/runs';
 import { workshop } from '../../../server/workshop';
 
@@ -11,9 +12,9 @@ const startSchema = z.strictObject({
   trialPieces: z.int().min(1).max(10_000_000).optional(),
 });
 
-export const GET = endpoint(() => ({ body: workshop().runs.open().items }));
+export const GET = endpoint(() => ({ json: runsJson(workshop().runs.open().items) }));
 
 export const POST = endpoint(async ({ request }) => {
   const { id, planId, trialPieces = null } = await readJson(request, startSchema);
-  return { status: 201, body: await startRun(workshop(), id, planId, trialPieces) };
+  return { status: 201, json: runJson(await startRun(workshop(), id, planId, trialPieces)) };
 });

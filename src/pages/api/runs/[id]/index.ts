@@ -1,5 +1,6 @@
 import { endpoint, param } from '../../../../server/endpoint';
+import { runJson } from '../../../../server/runJson';
 import { findRun } from '../../../../server/runs';
 import { workshop } from '../../../../server/workshop';
 
-export const GET = endpoint((context) => ({ body: findRun(workshop(), param(context, 'id')) }));
+export const GET = endpoint((context) => ({ json: runJson(findRun(workshop(), param(context, 'id'))) }));
