@@ -141,13 +141,24 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
   const runOf = (row: RunRow): Result<Run, BrokenRecord> => {
     const snapshot = snapshotReader().read(row.id, row.snapshot, row.shape);
     if (!snapshot.success) return snapshot;
-    const rows = events(row.id);
-    const last = lastRead.get(row.id);
-    if (last?.run.snapshot === snapshot.data && isDeepStrictEqual(last.rows, rows)) return ok(last.run);
-    const older = eventReader(snapshot.data.sheet);
+    return withEvents({
+      id: row.id,
+      planId: row.plan_id,
+      planVersion: row.plan_version,
+      startedAt: row.started_at,
+      code: row.code,
+      snapshot: snapshot.data,
+    });
+  };
+  const withEvents = (begun: Omit<Run, 'events'>): Result<Run, BrokenRecord> => {
+    const { id, snapshot } = begun;
+    const rows = events(id);
+    const last = lastRead.get(id);
+    if (last?.run.snapshot === snapshot && isDeepStrictEqual(last.rows, rows)) return ok(last.run);
+    const older = eventReader(snapshot.sheet);
     const recorded: RecordedEvent[] = [];
     for (const each of rows) {
-      const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(row.id, each.event, each.shape);
+      const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(id, each.event, each.shape);
       if (!event.success) return event;
       const source = eventSourceSchema.catch({}).parse(JSON.parse(each.source));
       recorded.push({
@@ -157,22 +168,15 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
         event: event.data,
       });
     }
-    const run: Run = {
-      id: row.id,
-      planId: row.plan_id,
-      planVersion: row.plan_version,
-      startedAt: row.started_at,
-      code: row.code,
-      snapshot: snapshot.data,
-      events: recorded,
-    };
+    const run: Run = { ...begun, events: recorded };
     if (lastRead.size >= MOST_KEPT) lastRead.clear();
-    lastRead.set(row.id, { run, rows });
+    lastRead.set(id, { run, rows });
     return ok(run);
   };
   return {
     shape: () => snapshotReader().shape,
     read: runOf,
+    withEvents,
     readSnapshot: (id: string, text: string, shape: number) => snapshotReader().read(id, text, shape),
   };
 }
@@ -200,6 +204,12 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       const row = sql.one.get(id);
       return row && itemOf(runs.read(row));
     },
+    /**
+     * A run with what happened to it since it was read.
+     *
+     * @throws BrokenRecordError
+     */
+    again: (run: Run): Run => itemOf(runs.withEvents(run)),
     /** Runs on the bench, the last started first. */
     open(): Page<Run> {
       const rows = sql.open.all();

@@ -102,7 +102,7 @@ export function recordEvent(
     const recordedAt = workshop.now();
     const recorded = { occurredAt: occurredAt ?? recordedAt, recordedAt, source, event };
     workshop.runs.append(runId, eventId, recorded);
-    const after = findRun(workshop, runId);
+    const after = workshop.runs.again(run);
     stockFollows(workshop, after, event);
     if (event.kind === 'finished' || event.kind === 'abandoned')
       workshop.runs.end(runId, event.kind, recorded.occurredAt, event.note);
