@@ -191,12 +191,7 @@ function jugTasks(of: RoundOf, pourIndex: number, load: number, tempC: number): 
     : [];
   const additions = of.additions[pourIndex] ?? [];
   const doses = additions.map((addition) =>
-    doseTask(addition, pour, { ...common, id: id(addition.id) }, melt.ofAll, {
-      baseId,
-      jugReady,
-      additions,
-      id,
-    }),
+    doseTask(addition, pour, common, melt.ofAll, { baseId, jugReady, additions, id }),
   );
   const cool: Task = {
     ...common,
@@ -228,7 +223,7 @@ interface JugOfDose {
 function doseTask(
   addition: Addition,
   pour: SheetPour,
-  common: Pick<Task, 'id' | 'round' | 'pourIndexes' | 'load' | 'loads'>,
+  common: Pick<Task, 'round' | 'pourIndexes' | 'load' | 'loads'>,
   share: number,
   { baseId, jugReady, additions, id }: JugOfDose,
 ): Task {
@@ -236,17 +231,19 @@ function doseTask(
     const { lineIndexes, from } = addition;
     const weighed = additions.filter((each) => each.kind === 'weigh' && lineIndexes.includes(each.lineIndex));
     const needs = [...weighed.map((each) => id(each.id)), ...jugReady];
-    return { ...common, kind: 'stir-in', lineIndexes, from, needs };
+    return { id: id(addition.id), kind: 'stir-in', lineIndexes, from, needs, ...common };
   }
   const { lineIndex, into } = addition;
+  // The spread comes last: what V8 adds to one costs it many times as much, and a crowded plan has thousands of these.
   return {
-    ...common,
+    id: id(addition.id),
     kind: 'weigh-dose',
     massG: (pour.lines[lineIndex]?.addG ?? 0) * share,
     lineIndex,
     into,
     // Into a cup or a beaker it may be weighed before the jug is melted: only its weight must be known.
     needs: into === 'jug' ? [baseId, ...jugReady] : [baseId],
+    ...common,
   };
 }
 
