@@ -59,7 +59,7 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
         limit,
         forUse,
         fixOfBase: lines.some(isInherited) ? null : ofBase,
-        ofBar: shareOfBar(sheet, material.id),
+        ofBar: (massOfEach(sheet).get(material.id) ?? 0) / (sheet.totals.jugG + sheet.totals.laidG),
         pours: sheet.pours.length,
         assumed: false,
         fix,
@@ -68,12 +68,17 @@ function checkMaterial(sheet: Sheet, pour: SheetPour, pourIndex: number, lines: 
   ];
 }
 
-/** The material's share of everything that is in the bar. */
-function shareOfBar(sheet: Sheet, materialId: string): number {
-  const massG = sheet.pours
-    .flatMap(inProduct)
-    .reduce((sum, line) => sum + (line.material.id === materialId && !line.leaves ? line.massG : 0), 0);
-  return massG / (sheet.totals.jugG + sheet.totals.laidG);
+const massesOf = new WeakMap<Sheet, ReadonlyMap<string, number>>();
+
+/** What is in all bars of each material that stays in them, g: added up once for the limits of all pours. */
+function massOfEach(sheet: Sheet): ReadonlyMap<string, number> {
+  const known = massesOf.get(sheet);
+  if (known) return known;
+  const massG = new Map<string, number>();
+  for (const { material, leaves, massG: ofLine } of sheet.pours.flatMap(inProduct))
+    if (!leaves) massG.set(material.id, (massG.get(material.id) ?? 0) + ofLine);
+  massesOf.set(sheet, massG);
+  return massG;
 }
 
 /**

@@ -62,10 +62,15 @@ export function poured(stack: Stack, on: readonly Slab[]): Stack {
     all.set(above, below.length);
     return all;
   };
-  const shift = stack.slabs.length;
+  const count = stack.slab.length;
+  const slab = new Int32Array(count + more.slab.length);
+  slab.set(stack.slab);
+  more.slab.forEach((own, at) => {
+    slab[count + at] = own + stack.slabs.length;
+  });
   return {
     thicknessM: joined(stack.thicknessM, more.thicknessM),
-    slab: Int32Array.from([...stack.slab, ...Array.from(more.slab, (slab) => slab + shift)]),
+    slab,
     tempC: joined(stack.tempC, more.tempC),
     liquid: joined(stack.liquid, more.liquid),
     slabs: [...stack.slabs, ...more.slabs],

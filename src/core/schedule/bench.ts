@@ -48,8 +48,6 @@ export interface Bench extends Pick<Resources, 'hands' | 'oven'> {
 
 export type PutTask = TaskOf<'inclusions'> | TaskOf<'lay'>;
 
-const UNTIMED: Omit<TaskTimes, 'fromS' | 'toS'> = { ends: null, hands: false, jugs: [], melt: null };
-
 export function benchOf(
   sheet: Sheet,
   heat: HeatCase,
@@ -88,7 +86,9 @@ export function benchOf(
     },
     taskWith: (round, id) => ofRound(round).byId.get(id),
     putTasks: (round) => ofRound(round).put,
-    place: (task, times) => placed.push({ ...task, ...UNTIMED, ...times }),
+    place(task, { fromS, toS, ends = null, hands = false, jugs = [], melt = null }) {
+      placed.push({ fromS, toS, ends, hands, jugs, melt, ...task });
+    },
   };
 }
 

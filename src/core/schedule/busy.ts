@@ -9,13 +9,39 @@ export interface Busy {
 
 const TOUCHING_S = 1e-6;
 
+interface Taken {
+  fromS: number;
+  toS: number;
+  many: number;
+}
+
 /** @param count how many there are, one or more; more may be told of later */
 export function busy(count: () => number = () => 1): Busy {
-  const taken: { fromS: number; toS: number; many: number }[] = [];
-  const overlaps = (each: { fromS: number; toS: number }, fromS: number, toS: number) =>
-    each.toS > fromS + TOUCHING_S && each.fromS < toS - TOUCHING_S;
+  /** By their beginning: work is mostly given out in its order, and a long day has thousands of these. */
+  const taken: Taken[] = [];
+  let longestS = 0;
+  /** How many begin before a moment. */
+  const countBefore = (atS: number) => {
+    let [low, high] = [0, taken.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((taken[middle]?.fromS ?? 0) < atS) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  };
+  const overlapping = (fromS: number, toS: number): Taken[] => {
+    const at: Taken[] = [];
+    for (let place = countBefore(toS - TOUCHING_S) - 1; place >= 0; place--) {
+      const each = taken[place];
+      // What begins so much before is over, however long it takes.
+      if (!each || each.fromS + longestS < fromS) break;
+      if (each.toS > fromS + TOUCHING_S) at.push(each);
+    }
+    return at;
+  };
   const isFree = (fromS: number, toS: number, many = 1) => {
-    const at = taken.filter((each) => overlaps(each, fromS, toS));
+    const at = overlapping(fromS, toS);
     const mostAtOnce = Math.max(
       0,
       ...at.map(({ fromS: beginS }) =>
@@ -37,7 +63,10 @@ export function busy(count: () => number = () => 1): Busy {
         Number.POSITIVE_INFINITY
       );
     },
-    take: (fromS, toS, many = 1) => taken.push({ fromS, toS, many }),
+    take(fromS, toS, many = 1) {
+      taken.splice(countBefore(fromS), 0, { fromS, toS, many });
+      longestS = Math.max(longestS, toS - fromS);
+    },
   };
 }
 
