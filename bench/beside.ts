@@ -1,3 +1,4 @@
+import type { ScheduledTask } from '../src/core/schedule/scheduledTask';
 import { openWorkshop } from '../src/server/workshop';
 import { additive, planFile } from '../tests/support/planFiles';
 import { send, startServer, temporaryFolder } from '../tests/support/server';
@@ -77,18 +78,46 @@ async function save(note: string): Promise<void> {
 }
 const saving = await medianBeside((n) => save(`Saved ${n}`));
 console.log(`  beside a save of such a plan: ${saving.toFixed(0)} ms, ratio ${(saving / alone).toFixed(1)}`);
-for (const path of ['/plans', `/plans/${id}`, `/plans/${id}/sheet`, '/plans/buy']) {
-  const beside = await medianBeside(
-    async () => {
-      const answer = await fetch(server.base + path);
-      await answer.arrayBuffer();
-      if (answer.status !== 200) throw new Error(`${path} answers ${answer.status}`);
-    },
-    (n) => save(`${path} ${n}`),
-  );
+
+/** @param change what makes the page another than the last time */
+async function pageBeside(path: string, change: (n: number) => Promise<unknown>): Promise<void> {
+  const beside = await medianBeside(async () => {
+    const answer = await fetch(server.base + path);
+    await answer.arrayBuffer();
+    if (answer.status !== 200) throw new Error(`${path} answers ${answer.status}`);
+  }, change);
   console.log(
-    `  beside ${path.replace(id, ':id').padEnd(17)} with it: ${beside.toFixed(0)} ms, ratio ${(beside / alone).toFixed(1)}`,
+    `  beside ${path.replace(/[^/]{36}/, ':id').padEnd(17)} with it: ${beside.toFixed(0)} ms, ratio ${(beside / alone).toFixed(1)}`,
   );
 }
+
+for (const path of ['/plans', `/plans/${id}`, `/plans/${id}/sheet`, '/plans/buy'])
+  await pageBeside(path, (n) => save(`${path} ${n}`));
+
+/** A run of it, of which something is weighed each time. */
+const runId = crypto.randomUUID();
+const begun = await send(server.base, 'POST', '/api/runs', { id: runId, planId: id });
+const weighed: string[] = begun.body.snapshot.tasks.flatMap((task: ScheduledTask) =>
+  task.kind === 'weigh-base' ? [task.id] : [],
+);
+async function tick(): Promise<void> {
+  const event = { kind: 'weighed', taskId: weighed.pop(), massG: 5 };
+  const sent = await send(server.base, 'POST', `/api/runs/${runId}/events`, {
+    eventId: crypto.randomUUID(),
+    event,
+  });
+  if (sent.status !== 201) throw new Error(JSON.stringify(sent.body));
+}
+const ticking = await medianBeside(tick);
+console.log(
+  `  beside a tick of a run of ${begun.body.snapshot.tasks.length} tasks: ${ticking.toFixed(0)} ms, ratio ${(ticking / alone).toFixed(1)}`,
+);
+let noted = 0;
+const note = () =>
+  send(server.base, 'POST', `/api/runs/${runId}/events`, {
+    eventId: crypto.randomUUID(),
+    event: { kind: 'room-read', tempC: 20 + (noted++ % 5), humidity: null },
+  });
+for (const path of ['/', `/bench/${runId}`, '/rack', `/api/runs/${runId}`]) await pageBeside(path, note);
 await server.stop();
 folder.remove();
