@@ -1,9 +1,12 @@
 import type { z } from '../core/zod';
+import { inTurns } from './inTurns';
 import { invalidFields, Problem } from './problem';
 
 /** No plan, record or event comes near it. */
 const USUAL_LARGEST_BYTES = 1_000_000;
 const LONGEST_PATIENCE_BYTES = 50_000_000;
+/** So much takes a while to judge, and what is done with it a while more. */
+const LARGE_BYTES = 50_000;
 
 /**
  * The request's body, checked by a schema.
@@ -15,7 +18,10 @@ export async function readJson<Schema extends z.ZodType>(
   schema: Schema,
   largestBytes = USUAL_LARGEST_BYTES,
 ): Promise<z.infer<Schema>> {
-  return parseBytes(await readJsonBytes(request, largestBytes), schema);
+  const bytes = await readJsonBytes(request, largestBytes);
+  const parsed = parseBytes(bytes, schema);
+  if (bytes.byteLength > LARGE_BYTES) await inTurns()();
+  return parsed;
 }
 
 /**

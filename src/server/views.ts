@@ -6,6 +6,7 @@ import type { StoredPlan } from '../core/plan/storedPlan';
 import { keptUntilWritten } from '../db/keptUntilWritten';
 import { sameWhileEqual } from '../db/sameWhileEqual';
 import { checkContext } from './checkContext';
+import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import { type MadePieces, madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
@@ -64,13 +65,15 @@ export async function planViews(
   all: readonly StoredPlan[],
   context = viewContext(workshop),
 ): Promise<PlanView[]> {
+  const turn = inTurns();
+  await turn();
   const files = all.map(({ plan }) => fileOf(workshop, plan, context));
   reviewAll(
     new Set(files.filter((file): file is PlanFile => !(file instanceof Problem))),
     context.checks,
     context.reviews,
   );
-  return await Promise.all(
+  const views = await Promise.all(
     all.map(async (stored, place) => {
       const file = files[place];
       const found = file instanceof Problem ? file : file && (await context.reviews.get(file));
@@ -79,6 +82,8 @@ export async function planViews(
       return { stored, file, fault: null, ...found };
     }),
   );
+  await turn();
+  return views;
 }
 
 const UNKNOWN: Review = { sheet: null, findings: [] };
