@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../support/anyPlanFile';
-import { ALL_ASKED, askWithPlans, told } from '../support/askWithPlans';
+import { askWithPlans, told } from '../support/askWithPlans';
 import { extremePlanFile } from '../support/extremePlanFile';
 import { planFile } from '../support/planFiles';
 import { send, startServer, temporaryFolder } from '../support/server';
@@ -12,7 +12,6 @@ const EXTREME = 40;
 /** As odd, but of two pours at most: five hundred in all. */
 const EXTREME_OF_FEW = 340;
 const FEW_POURS = 2;
-const WITH_POUR_PLAN = 60;
 const REQUESTS = 2000;
 const SEED = 20261128;
 const MOST_POURS = 9;
@@ -27,13 +26,7 @@ test('random plans to the sheet, the pour plan and the import: an answer for eac
   const ordinary = fc.sample(anyPlanFile(MOST_POURS), { numRuns: PLANS, seed: SEED });
   const extreme = fc.sample(extremePlanFile(), { numRuns: EXTREME, seed: SEED });
   const few = fc.sample(extremePlanFile(FEW_POURS), { numRuns: EXTREME_OF_FEW, seed: SEED });
-  for (const [files, addresses] of [
-    [ordinary, ALL_ASKED],
-    [few.slice(0, WITH_POUR_PLAN), ALL_ASKED],
-    [few.slice(WITH_POUR_PLAN), ALL_ASKED.filter((address) => address !== '/api/pour-plan')],
-    [extreme, ALL_ASKED],
-  ] as const)
-    t.diagnostic(told(await askWithPlans(server.base, files, addresses)));
+  for (const files of [ordinary, few, extreme]) t.diagnostic(told(await askWithPlans(server.base, files)));
   for (const page of ['/', '/plans', '/plans?page=3', '/molds', '/shelf', '/plans/buy'])
     assert.equal((await fetch(server.base + page)).status, 200, page);
 });

@@ -8,22 +8,18 @@ export interface Asked {
   slowestMs: number;
 }
 
-export const ALL_ASKED = ['/api/sheet', '/api/pour-plan', '/api/plans/import'];
+const ADDRESSES = ['/api/sheet', '/api/pour-plan', '/api/plans/import'];
 
 /**
- * Sends each plan file to the sheet, the pour plan and the import, or to some of them.
+ * Sends each plan file to the sheet, the pour plan and the import.
  *
  * @throws AssertionError for an answer that says it is our fault, with the place of its plan
  */
-export async function askWithPlans(
-  base: string,
-  files: Iterable<PlanFile>,
-  addresses: readonly string[] = ALL_ASKED,
-): Promise<Asked> {
+export async function askWithPlans(base: string, files: Iterable<PlanFile>): Promise<Asked> {
   const asked: Asked = { counts: new Map(), slowestMs: 0 };
   let index = 0;
   for (const file of files) {
-    for (const address of addresses) {
+    for (const address of ADDRESSES) {
       const began = performance.now();
       const { status, body } = await send(base, 'POST', address, file);
       asked.slowestMs = Math.max(asked.slowestMs, performance.now() - began);
