@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { doseField, given, opened, ownFile, saved, scent, tooSmallForAFinger } from './workshop';
+import { doseField, given, made, opened, ownFile, saved, scent, tooSmallForAFinger } from './workshop';
 
 test('by touch on a tablet: new plan, a dose too high, mend, bench with the keypad, Logbook', async ({
   page,
@@ -93,6 +93,9 @@ test('everything a finger needs to say how a pour is poured, in the mold book an
 test('no view is wider than the tablet, upright or lying', async ({ page, request }) => {
   const { id } = await given(request, ownFile([[scent, '2 %']]));
   const log = (await (await request.get('/api/log')).json())[0].runId;
+  // What is counted out has two keys more than what is weighed.
+  const counted = await given(request, ownFile([[scent, '60 drops']]));
+  const { id: run } = await made(request, counted.id, 'r1/A/l1/dose-1');
   for (const size of [
     { width: 1024, height: 768 },
     { width: 768, height: 1024 },
@@ -107,6 +110,7 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
       '/molds',
       '/shelf',
       '/bench',
+      `/bench/${run}`,
       '/rack',
       `/rack/${log}?round=1`,
       '/log',
@@ -127,6 +131,15 @@ test('no view is wider than the tablet, upright or lying', async ({ page, reques
           .map((plate) => plate.getAttribute('aria-labelledby') ?? plate.textContent?.slice(0, 40)),
       );
       expect(cut, `${path} at ${size.width}`).toEqual([]);
+      // What scrolls down does not hide anything at its side.
+      const hidden = await page.evaluate(() =>
+        [...document.querySelectorAll('main .overflow-y-auto')]
+          .filter((each) => each.scrollWidth > each.clientWidth + 1)
+          .map((each) => each.textContent?.slice(0, 40)),
+      );
+      expect(hidden, `${path} at ${size.width}`).toEqual([]);
+      if (path.startsWith('/bench/'))
+        await expect(page.getByRole('button', { name: 'As planned' })).toBeVisible();
     }
   }
 });

@@ -56,7 +56,7 @@ export function Waits({ sheet, seen, at, calls, scale, onLook }: Props) {
             );
           })}
         </div>
-        <p className="min-w-36 flex-1 px-1 leading-tight">
+        <p className="min-w-24 flex-1 px-1 leading-tight lg:min-w-36">
           {asked && (
             <>
               <span className="quiet block truncate text-sm">

@@ -35,7 +35,7 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
   const isLow = props.scale.isDrawerOpen;
 
   return (
-    <section className="plate grid min-h-0 flex-1 grid-rows-[1fr_auto] gap-x-6 p-5 md:grid-cols-[1fr_auto]">
+    <section className="plate grid min-h-0 flex-1 grid-rows-[1fr_auto] gap-x-6 p-5 lg:grid-cols-[1fr_auto]">
       <div className="-m-1 flex min-w-0 flex-col overflow-y-auto p-1">
         <h2 className="text-2xl font-semibold">
           {task.kind === 'weigh-dose'
@@ -57,11 +57,12 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
         <WhatCame {...props} weighing={weighing} line={line} counted={counted} />
       </div>
       {!isLow && (
-        <div className="w-64 max-md:w-full">
+        <div className="flex w-64 flex-col gap-2 max-lg:w-full">
           <Keypad onKey={(key) => onType(key === 'back' ? typed.slice(0, -1) : `${typed}${key}`)} />
+          {counted && <CountKeys planned={counted.figure} typed={typed} onType={onType} />}
         </div>
       )}
-      <div className="md:col-span-2">
+      <div className="lg:col-span-2">
         <NextButton sending={sending} onPress={weighing.tick}>
           {weighing.why === null ? 'Tick' : 'Leave it as it is'}
         </NextButton>
@@ -130,7 +131,9 @@ function WhatCame({
               }}
             />
             <span className="text-3xl">{counted?.unit ?? massUnit(showing.system)}</span>
-            {counted && <CountKeys planned={counted.figure} typed={typed} onType={onType} />}
+            {counted && scale.isDrawerOpen && (
+              <CountKeys planned={counted.figure} typed={typed} onType={onType} />
+            )}
           </div>
         </div>
       </div>
@@ -164,21 +167,21 @@ function CountKeys({
 }) {
   const count = /^\d*$/.test(typed.trim()) ? Number(typed) : null;
   return (
-    <>
+    <div className="flex gap-2">
       {count !== null && (
         <button
           type="button"
-          className="btn btn-secondary h-18 w-24 text-3xl"
+          className="btn btn-secondary h-18 min-w-24 flex-1 text-3xl"
           aria-label="One more"
           onClick={() => onType(String(count + 1))}
         >
           + 1
         </button>
       )}
-      <button type="button" className="btn btn-secondary h-18 text-lg" onClick={() => onType(planned)}>
+      <button type="button" className="btn btn-secondary h-18 flex-1 text-lg" onClick={() => onType(planned)}>
         As planned
       </button>
-    </>
+    </div>
   );
 }
 
@@ -195,7 +198,7 @@ function TargetFigure({
 }: {
   massG: number;
   counted: { figure: string; unit: string } | null;
-  /** There is little height for it. */
+  /** There is little height for it, as there is where the keypad lies below. */
   isLow: boolean;
 }) {
   const showing = useShowing();
@@ -207,8 +210,8 @@ function TargetFigure({
   return (
     <div className="@container">
       <p
-        className="font-mono leading-none font-semibold tracking-tight whitespace-nowrap"
-        style={{ fontSize: `min(${isLow ? 5 : 10}rem, ${(96 / widths).toFixed(2)}cqw)` }}
+        className={`font-mono leading-none font-semibold tracking-tight whitespace-nowrap [--most:5rem] ${isLow ? '' : 'lg:[--most:10rem]'}`}
+        style={{ fontSize: `min(var(--most), ${(96 / widths).toFixed(2)}cqw)` }}
         data-testid="target"
       >
         {figure}
