@@ -1,4 +1,3 @@
-import { progress } from '../core/run/progress';
 import type { Run } from '../core/run/run';
 import { stillNeeded, usedMaterials } from '../core/run/usedMaterials';
 import type { RunStock } from '../core/stock/runStock';
@@ -6,10 +5,7 @@ import type { Workshop } from './openWorkshop';
 
 /** The lots of what a run weighs and sets in, as they stand now, and what it took from them. */
 export function lotsOfRun({ lots }: Workshop, run: Run): RunStock {
-  const so = progress(run);
-  const ids = new Set(
-    [...stillNeeded(run, so), ...usedMaterials(run, so)].map(({ materialId }) => materialId),
-  );
+  const ids = new Set([...stillNeeded(run), ...usedMaterials(run)].map(({ materialId }) => materialId));
   return {
     lots: new Map(
       [...ids].flatMap((id) => {

@@ -1,9 +1,9 @@
-import { setImmediate } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import type { MadePiece } from '../core/plan/embed';
 import { namedPlans, type Plan } from '../core/plan/plan';
 import { planFileSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
+import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import { madePieces, planFileOf } from './planFile';
 import { invalidFields, notFound } from './problem';
@@ -29,8 +29,9 @@ const AT_ONCE = 20;
 export async function madeByOthers(workshop: Workshop, planId: string): Promise<MadePiece[]> {
   const pieces = madePieces(workshop);
   const made: MadePiece[] = [];
+  const turn = inTurns();
   for (const [index, { id }] of workshop.plans.all().entries()) {
-    if (index % AT_ONCE === 0) await setImmediate();
+    if (index % AT_ONCE === 0) await turn();
     if (id !== planId) made.push(...[pieces.of(id) ?? []].flat());
   }
   return made;

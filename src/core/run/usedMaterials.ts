@@ -11,12 +11,9 @@ import type { RunSoFar } from './run';
 /** What a run has really taken of a material, over all its pours. */
 export type Used = Need;
 
-/**
- * What was weighed or set in in a run, each material once, in the order of the work.
- *
- * @param so where the run stands, where that is known
- */
-export function usedMaterials(run: RunSoFar, so = progress(run)): Used[] {
+/** What was weighed or set in in a run, each material once, in the order of the work. */
+export function usedMaterials(run: RunSoFar): Used[] {
+  const so = progress(run);
   const done = so.tasks.filter(({ doneAt }) => doneAt !== null);
   return summed(
     done.filter(({ isLeftOut }) => !isLeftOut).flatMap((task) => needsOfTask(run, so, task, task.actualG)),
@@ -29,12 +26,9 @@ export function usedByTask(run: RunSoFar, task: TaskState): Used[] {
   return needsOfTask(run, progress(run), task, task.actualG);
 }
 
-/**
- * What the open tasks of a run will still take.
- *
- * @param so where the run stands, where that is known
- */
-export function stillNeeded(run: RunSoFar, so = progress(run)): Need[] {
+/** What the open tasks of a run will still take. */
+export function stillNeeded(run: RunSoFar): Need[] {
+  const so = progress(run);
   const open = so.tasks.filter(({ doneAt }) => doneAt === null);
   return summed(open.flatMap((task) => needsOfTask(run, so, task, task.targetG)));
 }

@@ -112,7 +112,7 @@ function WhatCame({
           <label htmlFor="on-the-scale" className="text-lg font-semibold">
             {counted ? 'Counted out' : scale.watch ? 'Or typed' : 'On the scale'}
           </label>
-          <div className="flex items-center gap-3">
+          <div className="flex flex-wrap items-center gap-3">
             <input
               id="on-the-scale"
               ref={input}

@@ -1,8 +1,8 @@
 import { Readable } from 'node:stream';
-import { setImmediate } from 'node:timers/promises';
 import type { APIRoute } from 'astro';
 import { csvHeaders, csvStyle } from '../../../server/csvAnswer';
 import { problemOf } from '../../../server/endpoint';
+import { inTurns } from '../../../server/inTurns';
 import { logbookText } from '../../../server/openFormats/csvFiles';
 import { invalidField } from '../../../server/problem';
 import { workshop } from '../../../server/workshop';
@@ -12,7 +12,7 @@ export const GET: APIRoute = ({ url }) => {
   try {
     const of = url.searchParams.get('of') ?? 'runs';
     if (of !== 'runs' && of !== 'weights') throw invalidField('of', 'must be one of: runs, weights');
-    const text = Readable.from(inTurns(logbookText(workshop(), of, csvStyle(url))));
+    const text = Readable.from(pieceByPiece(logbookText(workshop(), of, csvStyle(url))));
     return new Response(Readable.toWeb(text) as ReadableStream, {
       headers: csvHeaders(of === 'runs' ? 'logbook' : 'weights'),
     });
@@ -22,9 +22,10 @@ export const GET: APIRoute = ({ url }) => {
 };
 
 /** Others are answered between the pieces. */
-async function* inTurns(pieces: Iterable<string>): AsyncGenerator<string, void> {
+async function* pieceByPiece(pieces: Iterable<string>): AsyncGenerator<string, void> {
+  const turn = inTurns();
   for (const piece of pieces) {
     yield piece;
-    await setImmediate();
+    await turn();
   }
 }
