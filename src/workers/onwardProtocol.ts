@@ -1,6 +1,6 @@
 import type { HeatOnward } from '../core/run/heatOnward';
-import type { JugReading } from '../core/run/progress';
 import type { RunSoFar } from '../core/run/run';
+import type { JugReading } from '../core/run/said';
 
 /** What the bench asks of the worker that follows heat. */
 export interface OnwardRequest {

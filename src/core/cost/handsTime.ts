@@ -1,4 +1,5 @@
-import type { Progress, TaskState } from '../run/progress';
+import type { Progress } from '../run/progress';
+import type { TaskState } from '../run/taskStates';
 import { isWait } from '../work/task';
 
 /** A longer stretch between two ticks was no work. Our own assumption. */

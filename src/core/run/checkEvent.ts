@@ -7,16 +7,9 @@ import { isTopUp } from './jugBase';
 import { mayBeLeftOut, mayLeavePourOut } from './leftOut';
 import { massKept } from './massKept';
 import { piecesMade, roundGives } from './piecesMade';
-import {
-  isAfterwards,
-  isEmptied,
-  isInMold,
-  isWaitedFor,
-  type Progress,
-  progress,
-  type TaskState,
-} from './progress';
+import { isAfterwards, isEmptied, isInMold, isWaitedFor, type Progress, progress } from './progress';
 import type { RunEvent, RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** Why an event can't follow what has happened. */
 export type RunFault =

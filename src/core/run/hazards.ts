@@ -2,7 +2,7 @@ import type { HouseRules } from '../houseRules/houseRules';
 import type { Sheet } from '../plan/sheet';
 import type { TaskKind } from '../work/task';
 import { weighedLine } from '../work/weighedLine';
-import type { TaskState } from './progress';
+import type { TaskState } from './taskStates';
 
 /** What can hurt somebody in a task. Common practice, no source. */
 export type Hazard = 'hot-base' | 'microwave' | 'hot-water' | 'alcohol' | 'sharp' | 'children';

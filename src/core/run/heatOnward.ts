@@ -10,8 +10,9 @@ import { type Rewarm, type SampleTimes, simulate } from '../schedule/simulate';
 import { fillsOfRound } from '../work/rounds';
 import { jugContentG } from './jugContentG';
 import { lastDone } from './lastDone';
-import { type Progress, progress, type TaskState } from './progress';
+import { type Progress, progress } from './progress';
 import type { RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** A layer of a round that is being poured. Times are in s from when it was poured. */
 export interface LayerOnward {

@@ -2,7 +2,8 @@ import { cavitiesFilled, moldsFilled } from '../molds/filled';
 import type { Sheet } from '../plan/sheet';
 import { fillsOfRound } from '../work/rounds';
 import { poursOfJug } from './intoJug';
-import type { Progress, TaskState } from './progress';
+import type { Progress } from './progress';
+import type { TaskState } from './taskStates';
 
 /** A jug, or some molds of a kind, that a run has from when one task begins until another is over. */
 export interface Hold {

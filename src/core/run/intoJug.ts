@@ -1,7 +1,7 @@
 import type { Sheet } from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
 import { weighedLine } from '../work/weighedLine';
-import type { TaskState } from './progress';
+import type { TaskState } from './taskStates';
 
 /** Places of the pours that a task's jug serves, in order. */
 export function poursOfJug({ pours }: Sheet, { pourIndexes: [own = 0] }: Pick<TaskState, 'pourIndexes'>) {

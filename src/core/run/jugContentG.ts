@@ -1,7 +1,8 @@
 import { loadsOf } from '../schedule/jugLoads';
 import { fillsOfRound } from '../work/rounds';
-import type { Progress, TaskState } from './progress';
+import type { Progress } from './progress';
 import type { RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** What is taken to be in a jug of which nothing is known, g. */
 const ANY_CONTENT_G = 100;

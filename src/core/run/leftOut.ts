@@ -75,18 +75,20 @@ export function weighingsOfDose(
     .map(({ id }) => id);
 }
 
-/** What has nothing left to stir in or to lay, and is over with what was left out. */
-export function emptied(tasks: readonly ScheduledTask[], done: ReadonlyMap<string, Done>): Map<string, Done> {
-  const weighings = new Set(tasks.filter(({ kind }) => kind === 'weigh-dose').map(({ id }) => id));
-  const over = new Map<string, Done>();
-  for (const task of tasks) {
-    if (task.kind !== 'stir-in' && task.kind !== 'lay') continue;
-    const own = task.needs.filter((id) => weighings.has(id)).map((id) => done.get(id));
-    const last = own.at(-1);
-    if (last && own.every((each) => each?.massG === 0))
-      over.set(task.id, { at: last.at, massG: null, parts: [], note: '', before: null });
+/** How a task is over that has nothing left to stir in or to lay: with the last that was left out. */
+export function emptied(
+  { kind, needs }: ScheduledTask,
+  byId: ReadonlyMap<string, ScheduledTask>,
+  done: ReadonlyMap<string, Done>,
+): Done | undefined {
+  if (kind !== 'stir-in' && kind !== 'lay') return undefined;
+  let last: Done | undefined;
+  for (const id of needs) {
+    if (byId.get(id)?.kind !== 'weigh-dose') continue;
+    last = done.get(id);
+    if (last?.massG !== 0) return undefined;
   }
-  return over;
+  return last && { at: last.at, massG: null, parts: [], note: '', before: null };
 }
 
 /** A task that stirs in or lays several doses, without those that were left out. */

@@ -13,9 +13,11 @@ import { intoJug, poursOfJug } from './intoJug';
 import { isTopUp } from './jugBase';
 import { jugContentG } from './jugContentG';
 import { lastDone } from './lastDone';
-import { type JugReading, type Progress, progress, type TaskState, withReadings } from './progress';
+import { type Progress, progress, withReadings } from './progress';
 import type { Run } from './run';
+import type { JugReading } from './said';
 import { settledReadings } from './settledReadings';
+import type { TaskState } from './taskStates';
 
 /** A lesson, and whether what it is about was taught it already. */
 export type OfferedLesson = Lesson & { isKept: boolean };

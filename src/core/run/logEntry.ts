@@ -3,8 +3,9 @@ import type { SheetLine } from '../plan/sheet';
 import { weighedLine } from '../work/weighedLine';
 import { intoJug } from './intoJug';
 import { lastDone } from './lastDone';
-import { progress, type TaskState } from './progress';
+import { progress } from './progress';
 import type { Run, Verdict } from './run';
+import type { TaskState } from './taskStates';
 
 /** One weighing as it was planned and as it was. */
 export interface LoggedWeight {

@@ -1,6 +1,6 @@
 import type { Sheet } from '../plan/sheet';
 import { firstExpiredFirst, type LotStock } from '../stock/stock';
-import type { TaskState } from './progress';
+import type { TaskState } from './taskStates';
 import { weighedMaterial } from './usedMaterials';
 
 /**

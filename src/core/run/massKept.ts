@@ -1,8 +1,9 @@
 import type { Sheet } from '../plan/sheet';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
-import type { Progress, TaskState } from './progress';
+import type { Progress } from './progress';
 import type { RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** Where all that went into a run has gone by what was said, g. They add up to `inG`. */
 export interface MassKept {

@@ -1,6 +1,6 @@
 import { baseTaskId } from './jugBase';
-import type { TaskState } from './progress';
 import type { RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** The weighing of the base in a task's jug, while more may be melted into it: none of it is poured. Null where it may not. */
 export function moreBaseFor(

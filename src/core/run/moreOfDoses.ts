@@ -1,6 +1,7 @@
 import type { Sheet } from '../plan/sheet';
 import { weighedLine } from '../work/weighedLine';
-import { isInMold, type TaskState } from './progress';
+import { isInMold } from './progress';
+import type { TaskState } from './taskStates';
 
 /** A dose of which more may go in, while it is not in a mold. */
 export interface MoreOfDose {

@@ -1,6 +1,7 @@
 import { isWait } from '../work/task';
 import type { HeatOnward, JugOnward, RoundOnward } from './heatOnward';
-import type { Progress, TaskState } from './progress';
+import type { Progress } from './progress';
+import type { TaskState } from './taskStates';
 
 /** A task with its times on from what has happened, ms since the epoch; what is done has the times it had. */
 export type OnwardTask = TaskState & { fromMs: number; toMs: number };

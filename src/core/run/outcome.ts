@@ -7,9 +7,10 @@ import { heatOfRound, heatOnward, pouredAtMs } from './heatOnward';
 import { jugThenC } from './jugThen';
 import { lastDone } from './lastDone';
 import { type OverLimit, overLimits } from './overLimits';
-import { isWaitedFor, type Progress, progress, type TaskState } from './progress';
+import { isWaitedFor, type Progress, progress } from './progress';
 import type { Run, RunEvent } from './run';
 import { AS_GOOD_AS_A_HAND } from './scaleWatch';
+import type { TaskState } from './taskStates';
 
 /** How a layer met the one below it. Times are from when that was poured. */
 export interface BondMade {

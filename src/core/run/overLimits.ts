@@ -2,7 +2,8 @@ import { capFindings } from '../checks/capFindings';
 import type { Found } from '../checks/finding';
 import { contentOf, isInherited, type Sheet, type SheetLine, type SheetPour } from '../plan/sheet';
 import { jugGroups } from '../pours/sharedJug';
-import type { Progress, TaskState } from './progress';
+import type { Progress } from './progress';
+import type { TaskState } from './taskStates';
 
 /** A limit that is passed by what is really in a jug, and the way out of it. */
 export interface OverLimit {

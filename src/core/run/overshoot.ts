@@ -1,8 +1,8 @@
 import type { HouseRules } from '../houseRules/houseRules';
 import { baseTaskId } from './jugBase';
-import type { TaskState } from './progress';
 import type { RunSoFar } from './run';
 import { scaleTarget } from './scaleWatch';
+import type { TaskState } from './taskStates';
 
 /** More of a dose than was aimed at, and what would bring it right. */
 export interface Overshoot {

@@ -1,5 +1,5 @@
 import type { KeptReadings, ReadingPoint } from './keptReadings';
-import type { JugReading } from './progress';
+import type { JugReading } from './said';
 import { settledReadings } from './settledReadings';
 
 /** What a thermometer showed of the jug of a melt. */

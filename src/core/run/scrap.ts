@@ -3,8 +3,9 @@ import type { Mold } from '../molds/mold';
 import { slicesOf } from '../molds/slicing';
 import { jugsOf, meltedBeyond } from '../pours/jugsOf';
 import { isTopUp } from './jugBase';
-import { progress, type TaskState } from './progress';
+import { progress } from './progress';
 import type { RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** What a run leaves that can be melted again, g. */
 export interface ScrapOfRun {

@@ -1,5 +1,6 @@
 import type { TaskKind } from '../work/task';
-import type { Progress, TaskState } from './progress';
+import type { Progress } from './progress';
+import type { TaskState } from './taskStates';
 
 /** What a run's course is told by: when it melts, is poured, and what comes after. */
 const TOLD: ReadonlySet<TaskKind> = new Set(['melt', 'pour', 'unmold', 'cut-bars', 'wrap']);

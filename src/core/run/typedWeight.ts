@@ -6,7 +6,7 @@ import { parseQuantity } from '../units/parseQuantity';
 import type { QuantityFault } from '../units/quantityFault';
 import type { UnitSystem } from '../units/showQuantity';
 import { weighedLine } from '../work/weighedLine';
-import type { TaskState } from './progress';
+import type { TaskState } from './taskStates';
 
 /** So much was counted, in drops, blocks, scoops, capsules or mL of spoons; null for what is typed as a weight, or is none. */
 export function typedCount(text: string, task: TaskState, sheet: Pick<Sheet, 'pours'>): number | null {

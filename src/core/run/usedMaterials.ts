@@ -5,8 +5,9 @@ import { type Need, needOfEmbed, needOfPacked } from '../stock/need';
 import { partOfRound, wholeSheet } from '../work/rounds';
 import { weighedLine } from '../work/weighedLine';
 import { piecesMade } from './piecesMade';
-import { type Progress, progress, type TaskState } from './progress';
+import { type Progress, progress } from './progress';
 import type { RunSoFar } from './run';
+import type { TaskState } from './taskStates';
 
 /** What a run has really taken of a material, over all its pours. */
 export type Used = Need;

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { concernsTask } from '../../core/checks/concernsTask';
-import { progress, type TaskState, withReadings } from '../../core/run/progress';
+import { progress, withReadings } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import type { TaskState } from '../../core/run/taskStates';
 import type { RunStock } from '../../core/stock/runStock';
 import { withStart } from '../shared/pageData';
 import { withShowing } from '../shared/showing';

@@ -1,5 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
-import { isEmptied, isInMold, type TaskState } from '../../core/run/progress';
+import { isEmptied, isInMold } from '../../core/run/progress';
+import type { TaskState } from '../../core/run/taskStates';
 import { typedWeight } from '../../core/run/typedWeight';
 import { weighedMaterial } from '../../core/run/usedMaterials';
 import type { CountedOut } from '../../core/units/counting';

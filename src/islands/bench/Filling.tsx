@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import type { Sheet } from '../../core/plan/sheet';
-import type { TaskState } from '../../core/run/progress';
+import type { TaskState } from '../../core/run/taskStates';
 import { sectionOf } from '../../core/section/section';
 import { Section } from '../section/Section';
 import { useShowing } from '../shared/showing';

@@ -1,8 +1,8 @@
 import { lazy, type SubmitEvent, Suspense, useEffect, useState } from 'react';
 import type { JugOnward } from '../../core/run/heatOnward';
 import type { PourWindow } from '../../core/run/onward';
-import type { JugReading } from '../../core/run/progress';
 import type { RunEvent } from '../../core/run/run';
+import type { JugReading } from '../../core/run/said';
 import { parseFigure } from '../../core/units/parseFigure';
 import { showNumber, showTemperature } from '../../core/units/showQuantity';
 import { jugWords } from '../../words/en/run/onwardWords';

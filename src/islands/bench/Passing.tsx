@@ -5,7 +5,7 @@ import type { JugOnward } from '../../core/run/heatOnward';
 import { rewarmedC } from '../../core/run/jugThen';
 import { mayLeavePourOut } from '../../core/run/leftOut';
 import type { PourWindow } from '../../core/run/onward';
-import type { TaskState } from '../../core/run/progress';
+import type { TaskState } from '../../core/run/taskStates';
 import {
   clockTime,
   countdown,

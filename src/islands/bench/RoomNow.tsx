@@ -1,7 +1,7 @@
 import { type SubmitEvent, useRef, useState } from 'react';
 import { ok } from '../../core/result';
-import type { RoomRead } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import type { RoomRead } from '../../core/run/said';
 import { parseFigure } from '../../core/units/parseFigure';
 import { showPercent, showTemperature } from '../../core/units/showQuantity';
 import { explainFigureFault } from '../../words/en/units/figureFault';

@@ -1,7 +1,8 @@
 import { Check, Circle, CircleDot, Hourglass, Lock, Minus } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState } from 'react';
-import type { RoomRead, TaskState } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import type { RoomRead } from '../../core/run/said';
+import type { TaskState } from '../../core/run/taskStates';
 import type { CountedOut } from '../../core/units/counting';
 import { showMass } from '../../core/units/showQuantity';
 import { isWait } from '../../core/work/task';

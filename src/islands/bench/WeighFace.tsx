@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Sheet, SheetLine } from '../../core/plan/sheet';
 import { jugsOf, meltedBeyond } from '../../core/pours/jugsOf';
-import type { TaskState } from '../../core/run/progress';
+import type { TaskState } from '../../core/run/taskStates';
 import { weighedMaterial } from '../../core/run/usedMaterials';
 import type { CountedOut } from '../../core/units/counting';
 import { massUnit, type Showing, showMass, showMassFigure, showPercent } from '../../core/units/showQuantity';

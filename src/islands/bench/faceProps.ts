@@ -1,8 +1,9 @@
 import type { Finding } from '../../core/checks/finding';
 import type { HouseRules } from '../../core/houseRules/houseRules';
 import type { OverLimit } from '../../core/run/overLimits';
-import type { JugReading, TaskState, Touch } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
+import type { JugReading, Touch } from '../../core/run/said';
+import type { TaskState } from '../../core/run/taskStates';
 import type { LotsOfTask } from './useLots';
 import type { OnwardNow } from './useOnward';
 import type { LiveScale } from './useScale';

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import type { TaskState } from '../../core/run/progress';
+import type { TaskState } from '../../core/run/taskStates';
 import type { LiveScale } from './useScale';
 
 /**

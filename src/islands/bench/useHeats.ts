@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { HeatOnward } from '../../core/run/heatOnward';
-import type { JugReading } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
+import type { JugReading } from '../../core/run/said';
 import type { OnwardAnswer, OnwardRequest } from '../../workers/onwardProtocol';
 import { useBenchWorld } from './benchWorld';
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { lotAtScale } from '../../core/run/lotAtScale';
-import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
+import type { TaskState } from '../../core/run/taskStates';
 import { weighedMaterial } from '../../core/run/usedMaterials';
 import type { RunStock } from '../../core/stock/runStock';
 import type { LotStock } from '../../core/stock/stock';

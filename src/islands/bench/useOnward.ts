@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { HeatOnward } from '../../core/run/heatOnward';
 import type { Onward } from '../../core/run/onward';
-import type { JugReading, Progress } from '../../core/run/progress';
+import type { Progress } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
+import type { JugReading } from '../../core/run/said';
 import { inTheWay, onwardTogether } from '../../core/run/together';
 import { useBenchWorld } from './benchWorld';
 import { useHeats } from './useHeats';

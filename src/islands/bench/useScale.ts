@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { TaskState } from '../../core/run/progress';
 import type { Run } from '../../core/run/run';
 import { type ScaleReading, type ScaleWatch, scaleTarget, watchScale } from '../../core/run/scaleWatch';
+import type { TaskState } from '../../core/run/taskStates';
 import { type LinePort, serialLines } from '../../instruments/serialLines';
 import type { StandInRequest } from '../../workers/standInProtocol';
 import { useBenchWorld } from './benchWorld';

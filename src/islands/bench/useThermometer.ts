@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type KeptReadings, thinnedReadings } from '../../core/run/keptReadings';
-import type { JugReading } from '../../core/run/progress';
 import { type PointOfJug, pointsOfJugs, readingsOfJugs } from '../../core/run/readingsOfJugs';
 import type { Run } from '../../core/run/run';
+import type { JugReading } from '../../core/run/said';
 import type { ThermometerRequest } from '../../workers/standInProtocol';
 import { callApi } from '../shared/api';
 import { useBenchWorld } from './benchWorld';

@@ -2,7 +2,7 @@ import type { Sheet } from '../../../core/plan/sheet';
 import type { Dare } from '../../../core/rehearsal/dares';
 import type { Mishap, MishapKind } from '../../../core/rehearsal/mishaps';
 import type { BondMade, Outcome } from '../../../core/run/outcome';
-import type { TaskState } from '../../../core/run/progress';
+import type { TaskState } from '../../../core/run/taskStates';
 import { type Showing, showPercent, showTemperature } from '../../../core/units/showQuantity';
 import { lengthWords } from '../lengthWords';
 import { stopwatchWords } from '../showTime';

@@ -1,6 +1,6 @@
 import type { HouseRules } from '../../../core/houseRules/houseRules';
 import type { Sheet } from '../../../core/plan/sheet';
-import type { TaskState } from '../../../core/run/progress';
+import type { TaskState } from '../../../core/run/taskStates';
 import { type Showing, showMass } from '../../../core/units/showQuantity';
 import { taskName } from './taskName';
 import { taskSentence } from './taskSentence';
