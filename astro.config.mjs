@@ -123,6 +123,10 @@ export default defineConfig({
         format: { comments: false },
       },
     },
-    ssr: { external: ['better-sqlite3', 'piscina', 'pdf-lib', '@pdf-lib/fontkit', 'bwip-js'] },
+    ssr: {
+      external: ['better-sqlite3', 'piscina', 'pdf-lib', '@pdf-lib/fontkit', 'bwip-js'],
+      // Else Node reads a thousand icons to draw a few of them.
+      noExternal: ['lucide-react'],
+    },
   },
 });

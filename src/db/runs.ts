@@ -23,6 +23,7 @@ import {
   readable,
   recordReader,
 } from './readRecord';
+import { snapshotText } from './snapshotText';
 import { snapshotWithFields } from './upcasters/finding';
 import { derivedEvent, derivedSnapshot } from './upcasters/run';
 import { snapshotWithJugIds } from './upcasters/snapshotJugs';
@@ -291,7 +292,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
         code,
         planName: snapshot.sheet.planName,
         shape: runs.shape(),
-        snapshot: JSON.stringify(snapshot),
+        snapshot: snapshotText(snapshot),
       });
     },
     /** An event by its id as it was sent, and whether that was in the shape of today. */

@@ -4,10 +4,11 @@ import type { Lesson, OfferedLesson } from '../core/run/lessons';
 import type { Run } from '../core/run/run';
 import { compute } from './compute/threads';
 import type { Workshop } from './openWorkshop';
+import { runJson } from './runJson';
 
 /** What a run taught, worked out beside the thread that answers. */
 export async function lessonsOfRun(open: Workshop, run: Run): Promise<OfferedLesson[]> {
-  const lessons = await compute('lessons', { run, kept: open.readings.ofRun(run.id) });
+  const lessons = await compute('lessons', { run: await runJson(run), kept: open.readings.ofRun(run.id) });
   return lessons.map((lesson) => ({ ...lesson, isKept: isKept(open, run.id, lesson) }));
 }
 

@@ -1,15 +1,16 @@
 import type { Run } from '../core/run/run';
+import { snapshotText } from '../db/snapshotText';
+import { inTurns } from './inTurns';
 
-const texts = new WeakMap<Run['snapshot'], string>();
-
-/** A run as JSON. What it rests on is the most of it and stays as it is, so that its text is written once. */
-export function runJson({ snapshot, ...run }: Run): string {
-  const text = texts.get(snapshot) ?? JSON.stringify(snapshot);
-  texts.set(snapshot, text);
-  return `${JSON.stringify(run).slice(0, -1)},"snapshot":${text}}`;
+/** A run as JSON. To read it and to write it down are two holds where it is large: others are answered between. */
+export async function runJson({ snapshot, ...run }: Run): Promise<string> {
+  await inTurns()();
+  return `${JSON.stringify(run).slice(0, -1)},"snapshot":${snapshotText(snapshot)}}`;
 }
 
 /** Runs as a JSON list. */
-export function runsJson(runs: readonly Run[]): string {
-  return `[${runs.map(runJson).join(',')}]`;
+export async function runsJson(runs: readonly Run[]): Promise<string> {
+  const texts: string[] = [];
+  for (const run of runs) texts.push(await runJson(run));
+  return `[${texts.join(',')}]`;
 }

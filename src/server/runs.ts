@@ -4,9 +4,11 @@ import { batchCode, batchPrefix } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
 import { progress } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
+import { snapshotText } from '../db/snapshotText';
 import { explainRunFault } from '../words/en/run/runFaults';
 import { tellChange } from './changes';
 import { checkContext } from './checkContext';
+import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import { findPlan } from './plans';
 import { idTaken, invalidField, notFound, Problem } from './problem';
@@ -38,12 +40,14 @@ export async function startRun(
     if (known.planId === planId) return known;
     throw idTaken('run', id);
   }
-  const { version, revision, snapshot } = await snapshotOf(
-    workshop,
-    planId,
-    checkContext(workshop),
-    trialPieces,
-  );
+  const turn = inTurns();
+  const context = checkContext(workshop);
+  await turn();
+  const { version, revision, snapshot } = await snapshotOf(workshop, planId, context, trialPieces);
+  await turn();
+  // Written down before it is kept: where it is large, each of the two holds others.
+  snapshotText(snapshot);
+  await turn();
   const start = workshop.db.transaction((): Run | null => {
     const started = workshop.runs.find(id);
     if (started) return started;

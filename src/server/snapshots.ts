@@ -7,6 +7,7 @@ import type { Sheet } from '../core/plan/sheet';
 import { type Snapshot, slimRules, slimSheet } from '../core/run/snapshot';
 import { roundsPlaced } from '../core/schedule/schedule';
 import { piecesOfRound } from '../core/work/rounds';
+import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
@@ -28,6 +29,8 @@ export async function snapshotOf(
 ): Promise<{ version: number; revision: number; snapshot: Snapshot }> {
   const { plan: whole, version, revision } = findPlan(workshop, planId);
   const plan = trialPieces === null ? whole : trialOf(whole, trialPieces);
+  // To judge a large plan and to send it to a thread are two holds.
+  await inTurns()();
   const snapshot = await snapshotOfFile(planFileOf(workshop, plan), context);
   return {
     ...{ version, revision },

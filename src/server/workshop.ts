@@ -1,8 +1,10 @@
 import { accessSync, constants } from 'node:fs';
 import { resolve } from 'node:path';
+import { progress } from '../core/run/progress';
 import { FolderInUseError, lockFolder } from '../db/dataFolder.mjs';
 import { makeFolder } from '../db/makeFolder';
 import { NewerDatabaseError } from '../db/migrate';
+import { snapshotText } from '../db/snapshotText';
 import { copiesByDay } from './copies';
 import { databaseProblem } from './databaseProblem';
 import { openWorkshop, type Workshop } from './openWorkshop';
@@ -56,12 +58,15 @@ export function workshop(): Workshop {
   return opened;
 }
 
-/** Reads what most pages ask for before anybody waits: a record is judged when it is read first. */
+/** Reads what most pages ask for before anybody waits: a record is judged when it is read first, and a run is told and written down. */
 function readAhead({ materials, molds, runs }: Workshop): void {
   try {
     materials.all();
     molds.all();
-    runs.open();
+    for (const run of runs.open().items) {
+      progress(run);
+      snapshotText(run.snapshot);
+    }
   } catch {
     // What can't be read is told where it is asked for.
   }

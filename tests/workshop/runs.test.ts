@@ -55,7 +55,7 @@ test('a run is the same object until something happens to it, so that where it s
   assert.equal(findRun(workshop, run.id), weighed);
   assert.equal(progress(run).tasks.find(({ id }) => id === taskId)?.actualG, null);
   assert.equal(progress(weighed).tasks.find(({ id }) => id === taskId)?.actualG, 640);
-  assert.deepEqual(JSON.parse(runJson(weighed)), JSON.parse(JSON.stringify(weighed)));
+  assert.deepEqual(JSON.parse(await runJson(weighed)), JSON.parse(JSON.stringify(weighed)));
 });
 
 test('what a run rests on does not follow the plan or the shelf', async () => {

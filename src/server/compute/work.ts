@@ -45,7 +45,8 @@ interface Works {
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
   sheetAnswer: { input: FileAsked; output: string };
   pourPlanAnswer: { input: FileAsked; output: string };
-  lessons: { input: { run: Run; kept: KeptReadings[] }; output: Lesson[] };
+  /** `run` as JSON: a text is sent for next to nothing, and each object in it is not. */
+  lessons: { input: { run: string; kept: KeptReadings[] }; output: Lesson[] };
   /** A plan file into the workshop in a folder. */
   takePlan: { input: { folder: string; sent: PlanSent }; output: StoredPlan };
   meetPlan: { input: { folder: string; bytes: Uint8Array }; output: Met[] };
@@ -77,7 +78,7 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
   // Words of all findings and tasks are read by who asks for them, and so are fonts, PDF and bar codes by who prints a label.
   sheetAnswer: async (input) => (await import('./answerWork')).sheetAnswer(input),
   pourPlanAnswer: async (input) => (await import('./answerWork')).pourPlanAnswer(input),
-  lessons: ({ run, kept }) => lessonsOf(run, readingsOfJugs(pointsOfJugs(kept))),
+  lessons: ({ run, kept }) => lessonsOf(JSON.parse(run) as Run, readingsOfJugs(pointsOfJugs(kept))),
   takePlan: ({ folder, sent }) => besideOthers(folder, (workshop) => importSent(workshop, sent)),
   meetPlan: ({ folder, bytes }) =>
     besideOthers(folder, (workshop) =>

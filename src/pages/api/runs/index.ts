@@ -12,9 +12,9 @@ const startSchema = z.strictObject({
   trialPieces: z.int().min(1).max(10_000_000).optional(),
 });
 
-export const GET = endpoint(() => ({ json: runsJson(workshop().runs.open().items) }));
+export const GET = endpoint(async () => ({ json: await runsJson(workshop().runs.open().items) }));
 
 export const POST = endpoint(async ({ request }) => {
   const { id, planId, trialPieces = null } = await readJson(request, startSchema);
-  return { status: 201, json: runJson(await startRun(workshop(), id, planId, trialPieces)) };
+  return { status: 201, json: await runJson(await startRun(workshop(), id, planId, trialPieces)) };
 });

@@ -19,5 +19,6 @@ export const POST = endpoint(async (context) => {
   const { eventId, event, ...sent } = await readJson(context.request, recordSchema);
   const device = deviceOf(context.request);
   const about = device ? { ...sent, source: { ...sent.source, deviceId: device.id } } : sent;
-  return { status: 201, json: runJson(recordEvent(workshop(), param(context, 'id'), eventId, event, about)) };
+  const run = recordEvent(workshop(), param(context, 'id'), eventId, event, about);
+  return { status: 201, json: await runJson(run) };
 });
