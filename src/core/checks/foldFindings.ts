@@ -41,6 +41,11 @@ function foldOf({ code }: Finding): Fold {
   return FOLD_OF[code] ?? (code.startsWith('heat-') ? 'heat' : 'way');
 }
 
+/** Whether the lots of the shelf say it: one that is opened or bought settles it. */
+export function isOfStock(finding: Finding): boolean {
+  return foldOf(finding) === 'stock';
+}
+
 /**
  * What a batch is lost by comes first: what hurts skin or breaks a law, then what never sets or falls apart, then what it
  * looks like, then what is hard to measure, and what is not there. Our own order.

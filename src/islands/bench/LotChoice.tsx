@@ -40,7 +40,7 @@ export function LotChoice({ of: { lots, lot, choose }, name, targetG }: Props) {
         <span>From lot {told(lot)}.</span>
       )}
       {lot.heldFor && <strong className="text-warning">It is put aside until {lot.heldFor}.</strong>}
-      {isOver && <strong className="text-warning">Its date is over.</strong>}
+      {isOver && <strong className="text-warning">Its date is over: smell it and look at it.</strong>}
       {lot.left < targetG && (
         <strong className="text-warning">
           {lots.length > 1

@@ -1,10 +1,8 @@
 import { memo } from 'react';
 import type { Finding } from '../../core/checks/finding';
+import { isOfStock } from '../../core/checks/foldFindings';
 import { useDescribed } from '../shared/useDescribed';
 import { LOOK } from './findingLook';
-
-/** Findings that the stock of the shelf would settle. */
-const OF_LOTS: ReadonlySet<string> = new Set(['stock-short', 'lot-past-date']);
 
 interface ItemProps {
   finding: Finding;
@@ -34,9 +32,9 @@ export const FindingItem = memo(
         {finding.materialId && (
           <a
             className="link ml-6.5 flex min-h-6 w-fit items-center text-xs"
-            href={`/shelf?material=${encodeURIComponent(finding.materialId)}${OF_LOTS.has(finding.code) ? '&side=lots' : ''}`}
+            href={`/shelf?material=${encodeURIComponent(finding.materialId)}${isOfStock(finding) ? '&side=lots' : ''}`}
           >
-            {OF_LOTS.has(finding.code) ? 'See its lots' : 'Enter it on the shelf'}
+            {isOfStock(finding) ? 'See its lots' : 'Enter it on the shelf'}
           </a>
         )}
         <p className="ml-6.5 flex flex-wrap gap-1">
