@@ -64,6 +64,7 @@ export async function serve({ port, data, share, shareAt, tls }, built = join(pr
       response.setHeader('allow', METHODS.join(', '));
       return refuse(request, response, 405, 'method', `Nothing here answers ${request.method}.`);
     }
+    response.once('pipe', (file) => file.once('error', (error) => endWithout(response, error)));
     if (request.url === AWAY) return sendPlain(response, 200, awayPage());
     // An address that can't be read is of nothing; the page and the endpoint that say so are ours.
     if (!canBeRead(request.url ?? '/'))
@@ -149,6 +150,18 @@ function refuse({ url }, response, status, code, detail) {
   return response
     .writeHead(status, { 'content-type': 'application/problem+json' })
     .end(JSON.stringify(problem));
+}
+
+/**
+ * Ends an answer whose file went away once its head was sent. What streams files hears no error of theirs, and one that
+ * nobody hears ends the process.
+ *
+ * @param {import('node:http').ServerResponse} response
+ * @param {Error} error
+ */
+function endWithout(response, error) {
+  console.error(`A file of the application can't be read: ${error.message}. Start Idle Tallow again.`);
+  response.destroy();
 }
 
 /** @param {string} address */

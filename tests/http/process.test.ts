@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { existsSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import test from 'node:test';
 import Database from 'better-sqlite3';
 import { nodeFault, whyNotInstalled } from '../../scripts/setup.mjs';
@@ -116,6 +116,26 @@ test('clients that go away leave nothing in the log, a signal opens no debugger,
   assert.doesNotMatch(server.printed(), /Debugger|Error|problem/);
   await listening.body?.cancel();
   folder.remove();
+});
+
+test('a file of the application that is gone while it is served costs that answer only, and is told', async () => {
+  const folder = temporaryFolder();
+  const built = temporaryFolder();
+  symlinkSync(resolve('dist/server'), join(built.path, 'server'));
+  const client = join(built.path, 'client');
+  mkdirSync(client);
+  const port = await freePort();
+  writeFileSync(join(client, 'gone.css'), 'p {}');
+  const words = [built.path, '--data', folder.path, '--port', String(port)];
+  const server = await listen(spawn(process.execPath, ['tests/support/serveBuilt.mjs', ...words]), port);
+  const file = () => fetch(`${server.base}/gone.css`).then((answer) => answer.text());
+  assert.equal(await file(), 'p {}');
+  rmSync(client, { recursive: true });
+  await assert.rejects(file());
+  assert.equal((await send(server.base, 'GET', '/api/health')).status, 200);
+  assert.match(server.printed(), /gone\.css.* start Idle Tallow again/i);
+  assert.equal(await server.stop(), 0);
+  for (const each of [folder, built]) each.remove();
 });
 
 test('SIGTERM to npm reaches the server', async () => {

@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
 import { concernsTask } from '../../core/checks/concernsTask';
-import { isOfStock } from '../../core/checks/foldFindings';
 import { progress, withReadings } from '../../core/run/progress';
 import type { Run, RunEvent } from '../../core/run/run';
 import type { TaskState } from '../../core/run/taskStates';
@@ -108,11 +107,7 @@ export function Bench({ start, stock }: Props) {
             readings={readings}
             sending={sending && typed === ''}
             cautions={findings.filter(
-              (finding) =>
-                finding.severity === 'caution' &&
-                concernsTask(finding, task, sheet) &&
-                // The lot that it is weighed from says how it stands now.
-                !(ofTask.lot && isOfStock(finding)),
+              (finding) => finding.severity === 'caution' && concernsTask(finding, task, sheet),
             )}
             over={over}
             onType={setTyped}

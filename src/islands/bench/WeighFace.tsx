@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { isOfStock } from '../../core/checks/foldFindings';
 import type { Sheet, SheetLine } from '../../core/plan/sheet';
 import { jugsOf, meltedBeyond } from '../../core/pours/jugsOf';
 import type { TaskState } from '../../core/run/taskStates';
@@ -52,7 +53,8 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
           </>
         )}
         <InTheWay {...props} />
-        <Cautions cautions={cautions} />
+        {/* How the lot stands that it is weighed from is said above. */}
+        <Cautions cautions={lots.lot ? cautions.filter((caution) => !isOfStock(caution)) : cautions} />
         <TooMuch {...props} weighing={weighing} />
         <WhatCame {...props} weighing={weighing} line={line} counted={counted} />
       </div>
