@@ -199,3 +199,18 @@ test('an event that the server has is counted once: as its answer is being kept,
   look();
   assert.ok(!seen.includes(null));
 });
+
+test('of two presses at one moment the second is checked after the first was kept: it is none, and nothing is sent for it', async () => {
+  const { workshop, run } = await onBench();
+  const bench = screen(workshop, run, []);
+  const event = nextEvent(run);
+  assert.ok(event);
+  const checked = await Promise.all([bench.record(event), bench.record(event)]);
+  await bench.deliver();
+  assert.deepEqual(
+    checked.map(({ success }) => success),
+    [true, false],
+  );
+  assert.equal(bench.state().refused, null);
+  assert.equal(findRun(workshop, run.id).events.length, 1);
+});

@@ -51,6 +51,7 @@ export function runDelivery(start: Run, options: Options): RunDelivery {
   let refused: ApiProblem | null = null;
   let delivering: Promise<void> | null = null;
   let turn = Promise.resolve();
+  let recording: Promise<unknown> = Promise.resolve();
 
   const state = (): Delivery => ({
     run: waiting.reduce(withKept, server),
@@ -101,6 +102,23 @@ export function runDelivery(start: Run, options: Options): RunDelivery {
     return delivering;
   }
 
+  async function keep(event: RunEvent, source?: EventSource): Promise<ReturnType<typeof checkEvent>> {
+    const checked = checkEvent(state().run, event);
+    if (!checked.success) return checked;
+    refused = null;
+    await store.add({
+      id: newId(),
+      runId: start.id,
+      event,
+      occurredAt: now(),
+      ...(source ? { source } : {}),
+    });
+    waiting = await store.of(start.id);
+    tell();
+    void inTurn(deliverAll);
+    return checked;
+  }
+
   return {
     state,
     deliver,
@@ -112,21 +130,11 @@ export function runDelivery(start: Run, options: Options): RunDelivery {
       tell();
       await deliver();
     },
-    async record(event, source) {
-      const checked = checkEvent(state().run, event);
-      if (!checked.success) return checked;
-      refused = null;
-      await store.add({
-        id: newId(),
-        runId: start.id,
-        event,
-        occurredAt: now(),
-        ...(source ? { source } : {}),
-      });
-      waiting = await store.of(start.id);
-      tell();
-      void inTurn(deliverAll);
-      return checked;
+    record(event, source) {
+      // One after the other: an event is checked over all that was kept before it.
+      const recorded = recording.then(() => keep(event, source));
+      recording = recorded.catch(() => {});
+      return recorded;
     },
     async refresh(events) {
       await inTurn(async () => {

@@ -25,7 +25,7 @@ export function useRun(start: Run) {
   const [delivery, setDelivery] = useState<Delivery>({ run: start, waiting: 0, away: null, refused: null });
   const [fault, setFault] = useState<ApiProblem | null>(null);
   const [sending, setSending] = useState(false);
-  const justPressed = useRef<RunEvent['kind'] | null>(null);
+  const justPressed = useRef<RunEvent | null>(null);
   const pressed = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [queue] = useState(() => {
     const address = `/api/runs/${encodeURIComponent(start.id)}`;
@@ -63,10 +63,8 @@ export function useRun(start: Run) {
   }, [queue, away, waiting]);
 
   async function record(event: RunEvent, source?: EventSource): Promise<boolean> {
-    // A weight was typed since, and other kinds have buttons of their own: only the same press may be one too many.
-    if (event.kind === justPressed.current && event.kind !== 'weighed' && event.kind !== 'measured')
-      return false;
-    justPressed.current = event.kind;
+    if (justPressed.current && isSamePress(justPressed.current, event)) return false;
+    justPressed.current = event;
     setSending(true);
     clearTimeout(pressed.current);
     pressed.current = setTimeout(() => {
@@ -83,4 +81,10 @@ export function useRun(start: Run) {
   }
 
   return { run: delivery.run, waiting, away, problem: fault ?? delivery.refused, sending, record };
+}
+
+/** Other kinds have buttons of their own; what is weighed or measured next was typed since, and is of another task. */
+function isSamePress(last: RunEvent, event: RunEvent): boolean {
+  if (event.kind !== 'weighed' && event.kind !== 'measured') return event.kind === last.kind;
+  return event.kind === last.kind && event.taskId === last.taskId;
 }
