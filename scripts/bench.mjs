@@ -48,7 +48,7 @@ const QUIET_MS = 700;
 const json = async (/** @type {string} */ path) => (await fetch(server.base + path)).json();
 // The same one each time: others say something else, and load the words for it.
 const [{ id: plan }] = (await json('/api/plans')).toSorted((one, other) =>
-  one.name.localeCompare(other.name),
+  one.plan.name.localeCompare(other.plan.name),
 );
 const [{ id: run }] = await json('/api/runs');
 // The shell paints on another clock: a key in a bare field takes no time in it.
