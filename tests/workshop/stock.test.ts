@@ -5,6 +5,7 @@ import { checkEvent } from '../../src/core/run/checkEvent';
 import type { RunEvent } from '../../src/core/run/run';
 import { usedMaterials } from '../../src/core/run/usedMaterials';
 import { leftOf, sumOfEntries } from '../../src/core/stock/stock';
+import { databaseProblem } from '../../src/server/databaseProblem';
 import { deleteMaterial } from '../../src/server/materials';
 import { Problem } from '../../src/server/problem';
 import { findRun, recordEvent, startRun } from '../../src/server/runs';
@@ -250,4 +251,35 @@ test('stock entries are never changed, and used materials can only be archived',
   workshop.materials.insert({ ...fragrance(), id: 'unused' }, '2026-01-01');
   deleteMaterial(workshop, 'unused');
   assert.equal(workshop.materials.find('unused'), undefined);
+});
+
+test('where the database may not grow, a tick is there with its stock or not at all, and is taken once there is room', async () => {
+  const { workshop, stored } = workshopWith(planFile([{}]));
+  const { db } = workshop;
+  const { item } = addLot(workshop, lot('only', 5000, null, 'base-1'));
+  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const taskId = 'r1/A/l1/base';
+  const next = (): RunEvent =>
+    findRun(workshop, id).events.length % 2 === 0
+      ? { kind: 'weighed', taskId, massG: 600, note: 'x'.repeat(400) }
+      : { kind: 'undone', taskId };
+  db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true })}`);
+  let refused: { eventId: string; event: RunEvent } | null = null;
+  for (let turn = 0; turn < 200 && refused === null; turn++) {
+    const [eventId, event, before] = [crypto.randomUUID(), next(), findRun(workshop, id).events.length];
+    try {
+      recordEvent(workshop, id, eventId, event);
+    } catch (error) {
+      assert.deepEqual([databaseProblem(error)?.status, databaseProblem(error)?.code], [507, 'disk-full']);
+      refused = { eventId, event };
+      assert.equal(findRun(workshop, id).events.length, before);
+    }
+    const isWeighed = findRun(workshop, id).events.length % 2 === 1;
+    assert.equal(findLot(workshop, item.id).left, isWeighed ? 4400 : 5000);
+  }
+  assert.ok(refused);
+  assert.equal(db.pragma('integrity_check', { simple: true }), 'ok');
+  db.pragma('max_page_count = 1073741823');
+  const kept = findRun(workshop, id).events.length;
+  assert.equal(recordEvent(workshop, id, refused.eventId, refused.event).events.length, kept + 1);
 });
