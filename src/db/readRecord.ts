@@ -55,8 +55,9 @@ export class BrokenRecordError extends Error {
   }
 }
 
-/** So many records are kept as they were read; their texts tell whether they still are. */
+/** So many records are kept as they were read, of so many characters in all; their texts tell whether they still are. */
 const MOST_CACHED = 20_000;
+const MOST_CHARACTERS = 20_000_000;
 
 /** Characters from which on a text is long. */
 const LONG = 1000;
@@ -67,6 +68,7 @@ export function recordReader<Item>(
   upcasters: readonly Upcaster[] = [],
 ): RecordReader<Item> {
   const cache = new Map<string, { text: string; item: Item }>();
+  let characters = 0;
   const newest = upcasters.length + 1;
   return {
     shape: newest,
@@ -94,7 +96,11 @@ export function recordReader<Item>(
           reason: issue ? `${issue.path.map(String).join('.')} ${explainIssue(issue)}` : 'it does not fit',
         });
       }
-      if (cache.size >= MOST_CACHED) cache.clear();
+      characters += text.length;
+      if (cache.size >= MOST_CACHED || characters > MOST_CHARACTERS) {
+        cache.clear();
+        characters = text.length;
+      }
       cache.set(key, { text, item: read.data });
       return ok(read.data);
     },
