@@ -55,17 +55,20 @@ export class BrokenRecordError extends Error {
   }
 }
 
-/** So many records are kept as they were read, of so many characters in all; their texts tell whether they still are. */
+/** So many records are kept as they were read; their texts tell whether they still are. */
 const MOST_CACHED = 20_000;
-const MOST_CHARACTERS = 20_000_000;
 
 /** Characters from which on a text is long. */
 const LONG = 1000;
 
-/** @param upcasters the first brings a record of shape 1 to shape 2, and so on */
+/**
+ * @param upcasters the first brings a record of shape 1 to shape 2, and so on
+ * @param mostCharacters that are kept as they were read, of all records together: for long ones that no list reads whole
+ */
 export function recordReader<Item>(
   schema: z.ZodType<Item>,
   upcasters: readonly Upcaster[] = [],
+  mostCharacters = Number.POSITIVE_INFINITY,
 ): RecordReader<Item> {
   const cache = new Map<string, { text: string; item: Item }>();
   let characters = 0;
@@ -97,7 +100,7 @@ export function recordReader<Item>(
         });
       }
       characters += text.length;
-      if (cache.size >= MOST_CACHED || characters > MOST_CHARACTERS) {
+      if (cache.size >= MOST_CACHED || characters > mostCharacters) {
         cache.clear();
         characters = text.length;
       }

@@ -116,6 +116,8 @@ function statementsOf(db: Database.Database) {
 
 /** So many runs are the same object for as long as nothing happens to them: what is worked out of one is kept with it. */
 const MOST_KEPT = 200;
+/** Some eight hundred ordinary runs, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
+const MOST_SNAPSHOT_CHARACTERS = 40_000_000;
 
 /**
  * Reads runs, brought up from whatever shape they were kept in.
@@ -130,11 +132,11 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
     if (snapshots?.by !== by)
       snapshots = {
         by,
-        reader: recordReader(keptSnapshotSchema, [
-          (record) => derivedSnapshot(record, by),
-          snapshotWithFields,
-          snapshotWithJugIds,
-        ]),
+        reader: recordReader(
+          keptSnapshotSchema,
+          [(record) => derivedSnapshot(record, by), snapshotWithFields, snapshotWithJugIds],
+          MOST_SNAPSHOT_CHARACTERS,
+        ),
       };
     return snapshots.reader;
   };

@@ -299,8 +299,8 @@ test('a list that is kept follows every write: its own, one that is taken back, 
   other.close();
 });
 
-test('records that were read are kept, of so many characters in all: long ones do not pile up', () => {
-  const reader = recordReader(z.object({ note: z.string() }));
+test('records that were read are kept, of so many characters in all where that is said: long ones do not pile up', () => {
+  const reader = recordReader(z.object({ note: z.string() }), [], 20_000_000);
   const read = (n: number) => {
     const one = reader.read(`${n}`, JSON.stringify({ note: `${n}`.padEnd(1_000_000) }), 1);
     return one.success && one.data;

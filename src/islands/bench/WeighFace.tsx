@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import { isOfStock } from '../../core/checks/foldFindings';
 import type { Sheet, SheetLine } from '../../core/plan/sheet';
 import { jugsOf, meltedBeyond } from '../../core/pours/jugsOf';
 import type { TaskState } from '../../core/run/taskStates';
@@ -53,8 +52,8 @@ export function WeighFace(props: FaceProps & { targetG: number }) {
           </>
         )}
         <InTheWay {...props} />
-        {/* How the lot stands that it is weighed from is said above. */}
-        <Cautions cautions={lots.lot ? cautions.filter((caution) => !isOfStock(caution)) : cautions} />
+        {/* Whether the lot that it is weighed from is past its date is said above. */}
+        <Cautions cautions={cautions.filter(({ code }) => !(lots.lot && code === 'lot-past-date'))} />
         <TooMuch {...props} weighing={weighing} />
         <WhatCame {...props} weighing={weighing} line={line} counted={counted} />
       </div>
