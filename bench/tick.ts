@@ -1,5 +1,6 @@
 import { progress } from '../src/core/run/progress';
-import { findRun, recordEvent, startRun } from '../src/server/runs';
+import { findRun, recordEvent } from '../src/server/runs';
+import { startRun } from '../src/server/startRun';
 import { addLot } from '../src/server/stock';
 import { fragrance, mold, planFile } from '../tests/support/planFiles';
 import { nextEvent } from '../tests/support/runs';
@@ -14,7 +15,7 @@ addLot(workshop, {
   ...{ number: '1', boughtOn: '2026-01-01', price: null, discountFraction: 0 },
   ...{ amount: 50_000, bestBefore: null, openedOn: null, note: '' },
 });
-const { id, snapshot } = await startRun(workshop, crypto.randomUUID(), stored.id);
+const { id, snapshot } = startRun(workshop, crypto.randomUUID(), stored.id);
 const ticks: number[] = [];
 const told: number[] = [];
 for (let n = 0; n < TICKS; n++) {

@@ -8,7 +8,8 @@ import type { TaskState } from '../src/core/run/taskStates';
 import { piecesOfRound } from '../src/core/work/rounds';
 import { editGoods, pack } from '../src/server/goods';
 import { createPlan } from '../src/server/plans';
-import { findRun, recordEvent, startRun } from '../src/server/runs';
+import { findRun, recordEvent } from '../src/server/runs';
+import { startRun } from '../src/server/startRun';
 import { addLot } from '../src/server/stock';
 import { openWorkshop, type Workshop } from '../src/server/workshop';
 import { CHOICES, JUGS, SCALES } from './houseRules';
@@ -68,7 +69,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
     ) => {
       const began = subMinutes(subDays(today, daysAgo), 90);
       clock.now = began;
-      const { id } = await startRun(told, crypto.randomUUID(), planId);
+      const { id } = startRun(told, crypto.randomUUID(), planId);
       for (let place = 0; ending !== null || place < TASKS_DONE; place++) {
         const { inHand } = progress(findRun(told, id));
         if (!inHand) break;
@@ -100,7 +101,7 @@ export async function seed(workshop: Workshop, today: Date): Promise<void> {
     const pour = async (planId: string, minutesAgo: number) => {
       const began = subMinutes(today, minutesAgo);
       clock.now = began;
-      const { id } = await startRun(told, crypto.randomUUID(), planId);
+      const { id } = startRun(told, crypto.randomUUID(), planId);
       for (let place = 0; ; place++) {
         const { inHand } = progress(findRun(told, id));
         if (!inHand || inHand.kind === 'unmold') break;

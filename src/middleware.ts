@@ -2,8 +2,12 @@ import { defineMiddleware } from 'astro:middleware';
 import { problemOf } from './server/endpoint';
 import { pageOnce } from './server/keptPages';
 import { Problem } from './server/problem';
+import { runsReady } from './server/runsReady';
 import { checkDevice, deviceOf } from './server/sharing';
 import { isTrustedHost, isTrustedOrigin } from './server/trustedHosts.mjs';
+import { workshop } from './server/workshop';
+
+const OF_RUN = /^\/(?:api\/runs|bench|log|rack)\/([\w-]+)/;
 
 /** Closed by default: only this machine's own pages are answered, and no other page may frame or sniff them. */
 export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite }, next) => {
@@ -23,6 +27,8 @@ export const onRequest = defineMiddleware(async ({ request, url, locals, rewrite
   let response: Response;
   try {
     if (device) checkDevice(device, request.method, url.pathname);
+    const [, runId] = request.method === 'GET' ? (OF_RUN.exec(url.pathname) ?? []) : [];
+    if (runId) await runsReady(workshop(), [runId]);
     response = isApi ? await next() : await pageOnce(request, next);
   } catch (error) {
     const problem = problemOf(error, request);

@@ -1,13 +1,14 @@
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { NO_MOLD_ID } from '../core/molds/noMold';
-import type { Plan } from '../core/plan/plan';
 import type { FromShelf } from '../core/stock/fromShelf';
 import { type Showing, showMass } from '../core/units/showQuantity';
+import { keptOfPlans } from '../server/keptOfPlans';
 import type { PlanCounts } from '../server/planCounts';
 import type { PlanView } from '../server/views';
 import { USE_NAMES } from '../words/en/plan/useNames';
 import { listed } from '../words/en/plural';
+import { inOnePiece } from './inOnePiece';
 import { OpenCounts } from './OpenCounts';
 import { thumbnail } from './thumbnail';
 
@@ -23,7 +24,7 @@ interface Props {
   hasMenu: boolean;
 }
 
-const KEPT = new WeakMap<Plan, { of: PlanView['sheet']; key: string; markup: string }>();
+const KEPT = keptOfPlans<{ of: PlanView['sheet']; key: string; markup: string }>();
 
 /** What a card shows of a plan, as markup: drawn once, for as long as what it shows is the same. */
 export function planCardMarkup(props: Props): string {
@@ -32,7 +33,7 @@ export function planCardMarkup(props: Props): string {
   const key = JSON.stringify([stored.id, stored.version, fault, counts, fromShelf, cost, showing, hasMenu]);
   const known = KEPT.get(stored.plan);
   if (known && known.of === sheet && known.key === key) return known.markup;
-  const markup = renderToStaticMarkup(createElement(PlanCardBody, props));
+  const markup = inOnePiece(renderToStaticMarkup(createElement(PlanCardBody, props)));
   KEPT.set(stored.plan, { of: sheet, key, markup });
   return markup;
 }

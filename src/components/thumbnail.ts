@@ -4,6 +4,7 @@ import type { Mold } from '../core/molds/mold';
 import type { Sheet } from '../core/plan/sheet';
 import { sectionOf, sectionOfMold } from '../core/section/section';
 import { Section } from '../islands/section/Section';
+import { inOnePiece } from './inOnePiece';
 
 const DRAWN = new WeakMap<Sheet | Mold, Map<string, string>>();
 let drawings = 0;
@@ -18,10 +19,12 @@ export function thumbnail(of: { sheet: Sheet } | { mold: Mold } | null, locale: 
   const known = key && DRAWN.get(key)?.get(locale);
   if (known) return known;
   const section = of === null ? null : 'sheet' in of ? sectionOf(of.sheet) : sectionOfMold(of.mold);
-  const markup = renderToStaticMarkup(createElement(Section, { section, locale, thumbnail: true }), {
-    // Patterns are found by their id, and many drawings stand on one page.
-    identifierPrefix: `t${drawings++}`,
-  });
+  const markup = inOnePiece(
+    renderToStaticMarkup(createElement(Section, { section, locale, thumbnail: true }), {
+      // Patterns are found by their id, and many drawings stand on one page.
+      identifierPrefix: `t${drawings++}`,
+    }),
+  );
   if (key) DRAWN.set(key, (DRAWN.get(key) ?? new Map<string, string>()).set(locale, markup));
   return markup;
 }

@@ -50,22 +50,29 @@ const SELECT = /* sql */ `
 
 const LATEST = 'v.version = plans.latest_version';
 
+/** Several times an ordinary plan. */
+const LONG_BYTES = 20_000;
+
 /** Of so many lists what was read is kept until something is written. */
 const MOST_PAGES = 10;
 
-/** @param barsOf how many bars a cavity of a mold gives; one where the mold is not known or not sliced */
-export function planTable(db: Database.Database, barsOf: (moldId: string) => number) {
-  const planOf = (id: string, record: string, shape: number) =>
-    readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
+type Asked = { named: string; limit: number; offset: number };
+
+function statementsOf(db: Database.Database) {
   const SHOWN = isShown('plan', 'plans.id');
   const NOT_DELETED =
     "NOT EXISTS (SELECT 1 FROM put_away p WHERE p.kind = 'plan' AND p.id = plans.id AND p.state = 'deleted')";
   // A record that can't be read has no name, and is found while no name is asked for.
   const NAMED = `${LATEST} AND instr(folded(iif(json_valid(v.record), v.record ->> 'name', '')), @named) > 0`;
   const ORDER = 'ORDER BY plans.changed_at DESC, plans.id LIMIT @limit OFFSET @offset';
-  type Asked = { named: string; limit: number; offset: number };
   const latest = db.prepare<[Asked], Row>(`${SELECT} WHERE ${LATEST} AND ${SHOWN} ${ORDER}`);
   const latestNamed = db.prepare<[Asked], Row>(`${SELECT} WHERE ${NAMED} AND ${SHOWN} ${ORDER}`);
+  const long = db.prepare<[Asked & { long: number }], { id: string }>(
+    `SELECT id FROM (
+       SELECT plans.id, octet_length(v.record) AS bytes FROM plans JOIN plan_versions v ON v.plan_id = plans.id
+       WHERE ${LATEST} AND (@named = '' OR ${NAMED}) AND ${SHOWN} ${ORDER})
+     WHERE bytes > @long`,
+  );
   const known = db.prepare<[], Row>(
     `${SELECT} WHERE ${LATEST} AND ${NOT_DELETED} ORDER BY plans.changed_at DESC, plans.id`,
   );
@@ -97,6 +104,29 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
   const everyVersion = db.prepare<[], Pick<Row, 'id' | 'record' | 'shape'>>(
     'SELECT plan_id AS id, record, shape FROM plan_versions',
   );
+  return {
+    latest,
+    latestNamed,
+    long,
+    known,
+    newest,
+    count,
+    countNamed,
+    versionsOf,
+    oneVersion,
+    insertPlan,
+    insertVersion,
+    updateVersion,
+    updatePlan,
+    everyVersion,
+  };
+}
+
+/** @param barsOf how many bars a cavity of a mold gives; one where the mold is not known or not sliced */
+export function planTable(db: Database.Database, barsOf: (moldId: string) => number) {
+  const planOf = (id: string, record: string, shape: number) =>
+    readerFor(shape < SHAPE ? barsOf(moldIdOf(record)) : 1).read(id, record, shape);
+  const sql = statementsOf(db);
   const read = (row: Row) => {
     const plan = planOf(row.id, row.record, row.shape);
     if (!plan.success) return plan;
@@ -111,13 +141,14 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     });
   };
   const keptPages = keptByKey<Page<StoredPlan>>(db, MOST_PAGES);
+  const keptLong = keptByKey<string[]>(db, MOST_PAGES);
 
   return {
     /** The latest version of every plan that can be read, archived ones too, the last changed first. */
-    all: (): StoredPlan[] => readable(known.all().map(read)),
+    all: (): StoredPlan[] => readable(sql.known.all().map(read)),
     /** The latest version of a plan, also of one that is deleted. */
     newest(id: string): Result<StoredPlan, BrokenRecord> | undefined {
-      const row = newest.get(id);
+      const row = sql.newest.get(id);
       return row && read(row);
     },
     /**
@@ -128,49 +159,56 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     page(limit: number, offset: number, named = ''): Page<StoredPlan> {
       const asked = { named: folded(named), limit, offset };
       return keptPages(JSON.stringify(asked), () => {
-        const reads = (named === '' ? latest : latestNamed).all(asked).map(read);
-        const { total } = (named === '' ? count.get() : countNamed.get(asked)) ?? { total: 0 };
+        const reads = (named === '' ? sql.latest : sql.latestNamed).all(asked).map(read);
+        const { total } = (named === '' ? sql.count.get() : sql.countNamed.get(asked)) ?? { total: 0 };
         return { items: readable(reads), broken: broken(reads), total };
       });
     },
+    /** Ids of those on such a page that take long to be read. */
+    longOnPage(limit: number, offset: number, named = ''): string[] {
+      const asked = { named: folded(named), limit, offset, long: LONG_BYTES };
+      return keptLong(JSON.stringify(asked), () => sql.long.all(asked).map(({ id }) => id));
+    },
     /** Plans that can't be read. */
-    broken: (): BrokenRecord[] => broken(known.all().map(read)),
+    broken: (): BrokenRecord[] => broken(sql.known.all().map(read)),
     /** Every version of every plan, to see what they name. */
     everyVersion: (): Plan[] =>
-      readable(everyVersion.all().map(({ id, record, shape }) => planOf(id, record, shape))),
+      readable(sql.everyVersion.all().map(({ id, record, shape }) => planOf(id, record, shape))),
     /**
      * Every version of a plan, newest first; empty for an id that is unknown, or of a plan that is deleted.
      *
      * @throws BrokenRecordError
      */
-    versions: (id: string): StoredPlan[] => versionsOf.all(id).map((row) => itemOf(read(row))),
+    versions: (id: string): StoredPlan[] => sql.versionsOf.all(id).map((row) => itemOf(read(row))),
     /**
      * A version of a plan, or its newest; undefined for one that is unknown, or of a plan that is deleted.
      *
      * @throws BrokenRecordError
      */
     version(id: string, version: number | null = null): StoredPlan | undefined {
-      const row = oneVersion.get({ id, version });
+      const row = sql.oneVersion.get({ id, version });
       return row && itemOf(read(row));
     },
     /** Every version of a plan as it can be read, or not. */
     versionsRead: (id: string) =>
-      versionsOf.all(id).map((row) => ({ version: row.version, changedAt: row.changed_at, read: read(row) })),
+      sql.versionsOf
+        .all(id)
+        .map((row) => ({ version: row.version, changedAt: row.changed_at, read: read(row) })),
     /** The shape that is written today. */
     shape: SHAPE,
     /** A version of a plan from its text. */
     readText: (id: string, { record, shape }: KeptText) => planOf(id, record, shape),
     forgetDeleted: forgetting(db),
     insert: db.transaction((id: string, plan: Plan, at: string): void => {
-      insertPlan.run(id, at);
-      insertVersion.run(id, 1, JSON.stringify(plan), SHAPE, at);
+      sql.insertPlan.run(id, at);
+      sql.insertVersion.run(id, 1, JSON.stringify(plan), SHAPE, at);
     }).immediate,
     /** Writes over `version`, or adds it; false when the plan is no longer at `revision`. */
     save: db.transaction(
       (id: string, plan: Plan, version: number, isNew: boolean, revision: number, at: string): boolean => {
-        if (updatePlan.run(version, at, id, revision).changes !== 1) return false;
-        if (isNew) insertVersion.run(id, version, JSON.stringify(plan), SHAPE, at);
-        else updateVersion.run(JSON.stringify(plan), SHAPE, at, id, version);
+        if (sql.updatePlan.run(version, at, id, revision).changes !== 1) return false;
+        if (isNew) sql.insertVersion.run(id, version, JSON.stringify(plan), SHAPE, at);
+        else sql.updateVersion.run(JSON.stringify(plan), SHAPE, at, id, version);
         return true;
       },
     ).immediate,

@@ -17,6 +17,10 @@ export interface RecordReader<Item> {
   /** The shape that is written today. */
   shape: number;
   read(id: string, text: string, shape: number): Result<Item, BrokenRecord>;
+  /** Whether this text is kept as it was read. */
+  has(id: string, text: string, shape: number): boolean;
+  /** Keeps what was read of a text elsewhere. */
+  keep(id: string, text: string, shape: number, item: Item): void;
 }
 
 /** A page of a list, and how many there are in all. */
@@ -73,13 +77,28 @@ export function recordReader<Item>(
   const cache = new Map<string, { text: string; item: Item }>();
   let characters = 0;
   const newest = upcasters.length + 1;
+  // A long text is found by its id and compared: to look it up by itself would be to read all of it.
+  const keyOf = (id: string, text: string, shape: number) =>
+    text.length < LONG ? `${shape} ${text}` : `${id} ${shape} ${text.length}`;
+  const keptOf = (id: string, text: string, shape: number) => {
+    const known = cache.get(keyOf(id, text, shape));
+    return known?.text === text ? known : undefined;
+  };
+  function keep(id: string, text: string, shape: number, item: Item): void {
+    characters += text.length;
+    if (cache.size >= MOST_CACHED || characters > mostCharacters) {
+      cache.clear();
+      characters = text.length;
+    }
+    cache.set(keyOf(id, text, shape), { text, item });
+  }
   return {
     shape: newest,
+    has: (id, text, shape) => keptOf(id, text, shape) !== undefined,
+    keep,
     read(id, text, shape) {
-      // A long text is found by its id and compared: to look it up by itself would be to read all of it.
-      const key = text.length < LONG ? `${shape} ${text}` : `${id} ${shape} ${text.length}`;
-      const known = cache.get(key);
-      if (known?.text === text) return ok(known.item);
+      const known = keptOf(id, text, shape);
+      if (known) return ok(known.item);
       if (shape > newest)
         return fail({ id, text, reason: `it was written by a newer version, in shape ${shape}` });
       let record: unknown;
@@ -99,12 +118,7 @@ export function recordReader<Item>(
           reason: issue ? `${issue.path.map(String).join('.')} ${explainIssue(issue)}` : 'it does not fit',
         });
       }
-      characters += text.length;
-      if (cache.size >= MOST_CACHED || characters > mostCharacters) {
-        cache.clear();
-        characters = text.length;
-      }
-      cache.set(key, { text, item: read.data });
+      keep(id, text, shape, read.data);
       return ok(read.data);
     },
   };

@@ -86,6 +86,12 @@ function statementsOf(db: Database.Database) {
     finishedOfPlan: db.prepare<[string, number], { id: string; code: string | null; ended_at: string }>(
       "SELECT id, code, ended_at FROM runs WHERE plan_id = ? AND ended = 'finished' ORDER BY ended_at DESC, id LIMIT ?",
     ),
+    long: db.prepare<[string, number], RunRow>(
+      `SELECT ${COLUMNS} FROM runs WHERE id = ? AND octet_length(snapshot) > ?`,
+    ),
+    longOnRack: db.prepare<[number], { id: string }>(
+      'SELECT id FROM runs WHERE on_rack = 1 AND octet_length(snapshot) > ?',
+    ),
     setOnRack: db.prepare<[number, string]>('UPDATE runs SET on_rack = ? WHERE id = ?'),
     ofPlan: db.prepare<[string], { total: number }>('SELECT count(*) AS total FROM runs WHERE plan_id = ?'),
     codes: db.prepare<[string, string], { total: number }>(
@@ -183,6 +189,9 @@ function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseR
     read: runOf,
     withEvents,
     readSnapshot: (id: string, text: string, shape: number) => snapshotReader().read(id, text, shape),
+    isRead: ({ id, snapshot, shape }: RunRow) => snapshotReader().has(id, snapshot, shape),
+    keep: ({ id, snapshot, shape }: RunRow, read: Run['snapshot']) =>
+      snapshotReader().keep(id, snapshot, shape, read),
   };
 }
 
@@ -245,6 +254,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
       );
     },
     finishedIds,
+    ...longRuns(sql, runs),
     /** A run as it can be read, or not. */
     read(id: string): Result<Run, BrokenRecord> | undefined {
       const row = sql.one.get(id);
@@ -317,6 +327,27 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     end(runId: string, ending: RunEnding, at: string, note: string): void {
       sql.end.run({ ending, at, note, id: runId });
     },
+  };
+}
+
+/** Several times an ordinary run. */
+const LONG_BYTES = 200_000;
+
+/** Runs that are read elsewhere, as to judge them would hold others. */
+function longRuns(sql: ReturnType<typeof statementsOf>, runs: ReturnType<typeof runReader>) {
+  return {
+    /** Whether to read a run now would take long. */
+    isLongUnread(id: string): boolean {
+      const row = sql.long.get(id, LONG_BYTES);
+      return row !== undefined && !runs.isRead(row);
+    },
+    /** Keeps the snapshot of a run that was read elsewhere. */
+    keepRead(id: string, snapshot: Run['snapshot']): void {
+      const row = sql.one.get(id);
+      if (row) runs.keep(row, snapshot);
+    },
+    /** Ids of runs on the rack that take long to be read. */
+    longOnRack: (): string[] => sql.longOnRack.all(LONG_BYTES).map(({ id }) => id),
   };
 }
 

@@ -1,7 +1,6 @@
 import type { APIContext, APIRoute } from 'astro';
-import { BrokenRecordError } from '../db/readRecord';
-import { databaseProblem } from './databaseProblem';
-import { isClientGone, logProblem } from './logLine';
+import { knownProblem } from './knownProblem';
+import { logProblem } from './logLine';
 import { Problem } from './problem';
 import { whenFree } from './whenFree';
 import { workshop } from './workshop';
@@ -42,15 +41,6 @@ export function problemOf(error: unknown, request?: Request): Problem {
     `Something went wrong on our side. What was saved before is safe. Try again; if it stays like this, problem ${number} in the server’s log says more.`,
     { number },
   );
-}
-
-/** The problem an error stands for; null where it is not ours to explain. */
-export function knownProblem(error: unknown): Problem | null {
-  if (error instanceof Problem) return error;
-  if (isClientGone(error)) return new Problem(400, 'client-gone', 'The request ended before it was whole.');
-  if (error instanceof BrokenRecordError)
-    return new Problem(422, 'broken-record', error.message, { record: error.broken.id });
-  return databaseProblem(error);
 }
 
 /** A path parameter that the route always has. */

@@ -12,3 +12,17 @@ export function inTurns(): Turn {
     return last;
   };
 }
+
+/** So long this thread may be held before others are answered. */
+const HELD_MS = 10;
+
+/** For many parts of which some may be large: a turn is waited for only where the parts since the last one took long. */
+export function inTurnsWhenLong(): Turn {
+  const turn = inTurns();
+  let since = performance.now();
+  return async () => {
+    if (performance.now() - since < HELD_MS) return;
+    await turn();
+    since = performance.now();
+  };
+}

@@ -1,4 +1,5 @@
 import type Database from 'better-sqlite3';
+import { LRUCache } from 'lru-cache';
 import type { RunSearch } from '../core/run/facets';
 import { type LogEntry, logEntry } from '../core/run/logEntry';
 import type { BrokenRecord, Page } from '../db/readRecord';
@@ -6,8 +7,15 @@ import type { Workshop } from './openWorkshop';
 import { indexMissing } from './search/indexRuns';
 
 /** A finished run stays as it is, so that what the Logbook keeps of it is worked out once. */
-const KEPT = new WeakMap<Database.Database, Map<string, LogEntry>>();
-const MOST_KEPT = 2000;
+const KEPT = new WeakMap<Database.Database, LRUCache<string, LogEntry>>();
+/** Of some two thousand ordinary runs. */
+const MOST_WEIGHTS = 60_000;
+
+const entriesOf = () =>
+  new LRUCache<string, LogEntry>({
+    maxSize: MOST_WEIGHTS,
+    sizeCalculation: ({ weights }) => 1 + weights.length,
+  });
 
 /** So many runs that are not in the index yet are put in before it is asked; the others come in the background. */
 const INDEXED_AT_ONCE = 50;
@@ -25,7 +33,7 @@ export function logPage(
   const { db, runs, runSearch } = workshop;
   const isAsked = search !== '' || chosen.length > 0;
   if (isAsked) indexMissing(workshop, INDEXED_AT_ONCE);
-  const kept = KEPT.get(db) ?? new Map<string, LogEntry>();
+  const kept = KEPT.get(db) ?? entriesOf();
   KEPT.set(db, kept);
   const { ids, total } = isAsked
     ? runSearch.find({ search, chosen }, offset, limit)
@@ -38,7 +46,6 @@ export function logPage(
     if (known) items.push(known);
     else if (read?.success) {
       const entry = logEntry(read.data);
-      if (kept.size >= MOST_KEPT) kept.clear();
       kept.set(id, entry);
       items.push(entry);
     } else if (read) broken.push(read.error);

@@ -17,6 +17,7 @@ import { checkNames } from '../core/plan/planSchema';
 import type { Sheet } from '../core/plan/sheet';
 import { z } from '../core/zod';
 import { orNull, orProblem } from './broken';
+import { keptOfPlans } from './keptOfPlans';
 import type { Workshop } from './openWorkshop';
 import { invalidField, invalidFields } from './problem';
 
@@ -55,7 +56,7 @@ function namedBy(workshop: Workshop, plan: Plan, pieces: MadePieces): Named {
 const namingSchema = z.custom<PlanFile>().superRefine(checkNames);
 
 /** Plan files as they were made last, and of what. */
-const LAST = new WeakMap<Plan, { of: readonly unknown[]; file: PlanFile }>();
+const LAST = keptOfPlans<{ of: readonly unknown[]; file: PlanFile }>();
 
 /**
  * A plan with its mold and materials as the workshop has them now; the same value as long as none of it is saved.

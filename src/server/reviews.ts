@@ -3,6 +3,7 @@ import { type Review, reviewPlan } from '../core/checks/review';
 import type { PlanFile } from '../core/plan/plan';
 import { compute } from './compute/threads';
 import { problemOf } from './endpoint';
+import { inTurns } from './inTurns';
 import { Problem } from './problem';
 
 /** Reviews by their files, or why there is none. */
@@ -11,18 +12,7 @@ export type KnownReviews = WeakMap<PlanFile, Promise<Review | Problem>>;
 /** So long this thread reviews by itself what is soon done; what is more goes to another. */
 const HERE_MS = 15;
 const [SOON_POURS, SOON_DOSES] = [6, 30];
-const AT_ONCE = 10;
-
-/**
- * A plan reviewed beside the thread that answers requests.
- *
- * @throws Problem 503 when it takes too long
- */
-export async function reviewOf(file: PlanFile, context: CheckContext): Promise<Review> {
-  const [review] = await compute('reviews', { files: [file], context });
-  if (!review) throw new RangeError('a plan without a review');
-  return review;
-}
+const AT_ONCE = 4;
 
 /** Begins to review what is not known yet, and puts it among what is. */
 export function reviewAll(files: ReadonlySet<PlanFile>, checks: CheckContext, known: KnownReviews): void {
@@ -33,9 +23,11 @@ export function reviewAll(files: ReadonlySet<PlanFile>, checks: CheckContext, kn
     if (isSoonDone(file) && performance.now() < until) known.set(file, reviewHere(file, checks));
     else elsewhere.push(file);
   }
+  const turn = inTurns();
   for (let from = 0; from < elsewhere.length; from += AT_ONCE) {
     const some = elsewhere.slice(from, from + AT_ONCE);
-    const found = reviewTogether(some, checks);
+    // What is sent to a thread is copied here.
+    const found = turn().then(() => reviewTogether(some, checks));
     some.forEach((file, place) => {
       const own = found.then(
         (each) => each[place] ?? new Problem(503, 'no-review', 'This plan has no review.'),

@@ -1,11 +1,21 @@
 import type { Run } from '../core/run/run';
-import { snapshotText } from '../db/snapshotText';
+import { snapshotText, snapshotTextInTurns } from '../db/snapshotText';
 import { inTurns } from './inTurns';
 
-/** A run as JSON. To read it and to write it down are two holds where it is large: others are answered between. */
-export async function runJson({ snapshot, ...run }: Run): Promise<string> {
-  await inTurns()();
-  return `${JSON.stringify(run).slice(0, -1)},"snapshot":${snapshotText(snapshot)}}`;
+/** A run as JSON. To read it and to write it down are holds of their own where it is large: others are answered between. */
+export async function runJson(run: Run): Promise<string> {
+  const turn = inTurns();
+  await turn();
+  return withSnapshot(run, await snapshotTextInTurns(run.snapshot, turn));
+}
+
+/** A run as JSON at once, for a thread in which nobody else is answered. */
+export function runText(run: Run): string {
+  return withSnapshot(run, snapshotText(run.snapshot));
+}
+
+function withSnapshot({ snapshot: _, ...run }: Run, snapshot: string): string {
+  return `${JSON.stringify(run).slice(0, -1)},"snapshot":${snapshot}}`;
 }
 
 /** Runs as a JSON list. */

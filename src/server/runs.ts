@@ -1,75 +1,19 @@
 import { isDeepStrictEqual } from 'node:util';
 import { roundsOnRack } from '../core/rack/roundsOnRack';
-import { batchCode, batchPrefix } from '../core/run/batchCode';
 import { checkEvent } from '../core/run/checkEvent';
 import { progress } from '../core/run/progress';
 import type { EventSource, Run, RunEvent } from '../core/run/run';
-import { snapshotText } from '../db/snapshotText';
 import { explainRunFault } from '../words/en/run/runFaults';
 import { tellChange } from './changes';
-import { checkContext } from './checkContext';
-import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
-import { findPlan } from './plans';
 import { idTaken, invalidField, notFound, Problem } from './problem';
 import { indexRun } from './search/indexRuns';
-import { snapshotOf } from './snapshots';
 import { stockFollows } from './stockFollows';
 
 export function findRun({ runs }: Workshop, id: string): Run {
   const run = runs.find(id);
   if (!run) throw notFound('run', id);
   return run;
-}
-
-/**
- * Takes a plan's newest version to the bench: its sheet, the house rules, its tasks with their times and everything that
- * was found, frozen as they are now. The caller chooses the id, so that a request sent twice starts one run.
- *
- * @param trialPieces so many pieces only, to try the plan with; null for as many as it has
- * @throws Problem 409 when the plan has a stop, or takes more rounds than one run; 422 for a trial of more than it has
- */
-export async function startRun(
-  workshop: Workshop,
-  id: string,
-  planId: string,
-  trialPieces: number | null = null,
-): Promise<Run> {
-  const known = workshop.runs.find(id);
-  if (known) {
-    if (known.planId === planId) return known;
-    throw idTaken('run', id);
-  }
-  const turn = inTurns();
-  const context = checkContext(workshop);
-  await turn();
-  const { version, revision, snapshot } = await snapshotOf(workshop, planId, context, trialPieces);
-  await turn();
-  // Written down before it is kept: where it is large, each of the two holds others.
-  snapshotText(snapshot);
-  await turn();
-  const start = workshop.db.transaction((): Run | null => {
-    const started = workshop.runs.find(id);
-    if (started) return started;
-    // Saved anew while its times were worked out: what was looked at is no longer the plan.
-    if (findPlan(workshop, planId).revision !== revision) return null;
-    const startedAt = workshop.now();
-    const run: Run = {
-      ...{ id, planId, planVersion: version, startedAt, code: nextCode(workshop), snapshot },
-      events: [],
-    };
-    workshop.runs.insert(run);
-    return run;
-  });
-  return start.immediate() ?? startRun(workshop, id, planId, trialPieces);
-}
-
-/** Of the day, or the year, by this machine's clock. */
-function nextCode({ runs, houseRules, now }: Workshop): string {
-  const at = new Date(now());
-  const pattern = houseRules.read().item.batchCode;
-  const prefix = batchPrefix(pattern, at.getFullYear(), at.getMonth() + 1, at.getDate());
-  return batchCode(prefix, runs.countOfCodes(`${prefix}-`) + 1);
 }
 
 /** What an event is recorded with, as far as its sender says it. */

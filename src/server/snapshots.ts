@@ -1,37 +1,27 @@
-import { allFindings } from '../core/checks/allFindings';
-import type { CheckContext, Finding } from '../core/checks/finding';
-import { hasStop } from '../core/checks/review';
-import { hasMold } from '../core/molds/noMold';
+import type { CheckContext } from '../core/checks/finding';
 import type { Plan, PlanFile } from '../core/plan/plan';
-import type { Sheet } from '../core/plan/sheet';
-import { type Snapshot, slimRules, slimSheet } from '../core/run/snapshot';
-import { roundsPlaced } from '../core/schedule/schedule';
-import { piecesOfRound } from '../core/work/rounds';
-import { inTurns } from './inTurns';
+import type { Snapshot } from '../core/run/snapshot';
+import { type SnapshotFault, takeSnapshot } from '../core/run/takeSnapshot';
 import type { Workshop } from './openWorkshop';
 import { planFileOf } from './planFile';
 import { findPlan } from './plans';
-import { pourPlanOf } from './pourPlan';
 import { invalidField, Problem } from './problem';
-import { reviewOf } from './reviews';
 
 /**
- * What a run of a plan's newest version rests on, by the house rules as they are now.
+ * What a run of a plan's newest version rests on.
  *
  * @param trialPieces so many pieces only; null for as many as it has
  * @throws Problem 409 when the plan has a stop, or takes more rounds than one run; 422 for a trial of more than it has
  */
-export async function snapshotOf(
+export function snapshotOf(
   workshop: Workshop,
   planId: string,
   context: CheckContext,
   trialPieces: number | null = null,
-): Promise<{ version: number; revision: number; snapshot: Snapshot }> {
+): { version: number; revision: number; snapshot: Snapshot } {
   const { plan: whole, version, revision } = findPlan(workshop, planId);
   const plan = trialPieces === null ? whole : trialOf(whole, trialPieces);
-  // To judge a large plan and to send it to a thread are two holds.
-  await inTurns()();
-  const snapshot = await snapshotOfFile(planFileOf(workshop, plan), context);
+  const snapshot = snapshotOfFile(planFileOf(workshop, plan), context);
   return {
     ...{ version, revision },
     snapshot: trialPieces === null ? snapshot : { ...snapshot, isTrial: true },
@@ -43,24 +33,10 @@ export async function snapshotOf(
  *
  * @throws Problem 409 when the plan has a stop, or takes more rounds than one run
  */
-export async function snapshotOfFile(file: PlanFile, context: CheckContext): Promise<Snapshot> {
-  const { rules } = context;
-  const review = await reviewOf(file, context);
-  const { sheet } = review;
-  if (!sheet || hasStop(review.findings)) throw stopped(review.findings);
-  if (!hasMold(sheet))
-    throw new Problem(409, 'no-mold', 'This plan has no mold yet. Choose one in the plan first.');
-  if (roundsPlaced(sheet, rules) < sheet.totals.rounds)
-    throw tooManyRounds(sheet, roundsPlaced(sheet, rules));
-  const pourPlan = await pourPlanOf(sheet, rules);
-  const findings = allFindings(review, pourPlan, rules, null);
-  return {
-    sheet: slimSheet(sheet),
-    rules: slimRules(rules),
-    tasks: pourPlan.tasks,
-    findings,
-    isDerived: false,
-  };
+export function snapshotOfFile(file: PlanFile, context: CheckContext): Snapshot {
+  const taken = takeSnapshot(file, context);
+  if (!taken.success) throw problemOf(taken.error);
+  return taken.data;
 }
 
 /** @throws Problem 422 for more pieces than the plan has */
@@ -70,19 +46,22 @@ function trialOf({ batch: _, ...plan }: Plan, pieces: number): Plan {
   return { ...plan, pieces };
 }
 
-function stopped(findings: readonly Finding[]): Problem {
-  return new Problem(
-    409,
-    'plan-has-stops',
-    'This plan has a stop among its checks. Mend it in the plan first.',
-    { findings: findings.filter(({ severity }) => severity === 'stop') },
-  );
-}
-
-function tooManyRounds(sheet: Sheet, most: number): Problem {
-  return new Problem(
-    409,
-    'too-many-rounds',
-    `This takes ${sheet.totals.rounds} rounds of the mold, and one run takes ${most}. Make ${most * piecesOfRound(sheet, 0)} pieces at the most in a run.`,
-  );
+function problemOf(fault: SnapshotFault): Problem {
+  switch (fault.code) {
+    case 'plan-has-stops':
+      return new Problem(
+        409,
+        fault.code,
+        'This plan has a stop among its checks. Mend it in the plan first.',
+        { findings: fault.findings },
+      );
+    case 'no-mold':
+      return new Problem(409, fault.code, 'This plan has no mold yet. Choose one in the plan first.');
+    case 'too-many-rounds':
+      return new Problem(
+        409,
+        fault.code,
+        `This takes ${fault.rounds} rounds of the mold, and one run takes ${fault.most}. Make ${fault.mostPieces} pieces at the most in a run.`,
+      );
+  }
 }

@@ -1,3 +1,4 @@
+import type { LRUCache } from 'lru-cache';
 import type { CheckContext } from '../core/checks/finding';
 import type { Review } from '../core/checks/review';
 import { barsPerCavity, cavitiesOf } from '../core/molds/bars';
@@ -6,7 +7,8 @@ import type { StoredPlan } from '../core/plan/storedPlan';
 import { keptUntilWritten } from '../db/keptUntilWritten';
 import { sameWhileEqual } from '../db/sameWhileEqual';
 import { checkContext } from './checkContext';
-import { inTurns } from './inTurns';
+import { inTurns, inTurnsWhenLong } from './inTurns';
+import { keptOfPlans } from './keptOfPlans';
 import type { Workshop } from './openWorkshop';
 import { type MadePieces, madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
@@ -27,7 +29,7 @@ export interface ViewContext {
   checks: CheckContext;
   pieces: MadePieces;
   /** Files of plans, or why they have none, for as long as nothing is written. */
-  files: WeakMap<Plan, PlanFile | Problem>;
+  files: LRUCache<Plan, PlanFile | Problem>;
   /** What these checks tell of a file, or why they can't, whatever else is written. */
   reviews: KnownReviews;
 }
@@ -53,7 +55,7 @@ function contextsOf(workshop: Workshop): () => ViewContext {
     const checks = checksNow();
     const reviews: KnownReviews = reviewsBy.get(checks) ?? new WeakMap();
     reviewsBy.set(checks, reviews);
-    const context: ViewContext = { checks, pieces: madePieces(workshop), files: new WeakMap(), reviews };
+    const context: ViewContext = { checks, pieces: madePieces(workshop), files: keptOfPlans(), reviews };
     byDay.set(day, context);
     return context;
   };
@@ -67,7 +69,12 @@ export async function planViews(
 ): Promise<PlanView[]> {
   const turn = inTurns();
   await turn();
-  const files = all.map(({ plan }) => fileOf(workshop, plan, context));
+  const turnWhenLong = inTurnsWhenLong();
+  const files: (PlanFile | Problem)[] = [];
+  for (const { plan } of all) {
+    files.push(fileOf(workshop, plan, context));
+    await turnWhenLong();
+  }
   reviewAll(
     new Set(files.filter((file): file is PlanFile => !(file instanceof Problem))),
     context.checks,

@@ -9,6 +9,7 @@ import { copiesByDay } from './copies';
 import { databaseProblem } from './databaseProblem';
 import { openWorkshop, type Workshop } from './openWorkshop';
 import { Problem } from './problem';
+import { runsReady } from './runsReady';
 import { indexInBackground } from './search/indexRuns';
 
 export { openWorkshop, type Workshop };
@@ -53,6 +54,8 @@ export function workshop(): Workshop {
   opened.plans.forgetDeleted(new Date(longAgo).toISOString());
   process.once('exit', () => opened?.db.close());
   readAhead(opened);
+  // What is not ready then is read where it is asked for.
+  runsReady(opened, opened.runs.longOnRack()).catch(() => {});
   stopCopies = copiesByDay(opened);
   stopIndexing = indexInBackground(opened);
   return opened;

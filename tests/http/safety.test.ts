@@ -1,11 +1,14 @@
 import assert from 'node:assert/strict';
 import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { request } from 'node:http';
 import { join } from 'node:path';
 import test, { type TestContext } from 'node:test';
 import { setTimeout as after } from 'node:timers/promises';
 import Database from 'better-sqlite3';
 import { base, planFile } from '../support/planFiles';
+import { nextEvent } from '../support/runs';
 import { freePort, listen, runToEnd, send, startServer, temporaryFolder } from '../support/server';
 
 const file = planFile([{}]);
@@ -65,6 +68,30 @@ test('a file that another program holds is waited for while others are answered,
   other.exec('ROLLBACK');
   assert.equal((await post()).status, 201);
   assert.equal((await send(server.base, 'GET', '/api/materials')).body.length, 2);
+});
+
+test('a tick that arrives while the file is held by then is waited for', async (t) => {
+  const { server, database } = await served(t);
+  const planId = (await send(server.base, 'POST', '/api/plans/import', file)).body.id;
+  const run = (await send(server.base, 'POST', '/api/runs', { id: crypto.randomUUID(), planId })).body;
+  const other = new Database(database);
+  t.after(() => other.close());
+  const tick = request(`${server.base}/api/runs/${run.id}/events`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: server.base, expect: '100-continue' },
+  });
+  const answer = once(tick, 'response');
+  tick.flushHeaders();
+  await once(tick, 'continue');
+  // By now the server has seen that nobody holds it.
+  await fetch(`${server.base}/plans`);
+  other.exec('BEGIN IMMEDIATE');
+  tick.end(JSON.stringify({ eventId: crypto.randomUUID(), event: nextEvent(run) }));
+  await fetch(`${server.base}/plans`);
+  await fetch(`${server.base}/plans`);
+  other.exec('ROLLBACK');
+  const [{ statusCode }] = await answer;
+  assert.equal(statusCode, 201);
 });
 
 test('a copy taken in the middle of a stream of writes holds every write that was answered before it began', async (t) => {

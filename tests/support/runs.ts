@@ -4,7 +4,8 @@ import { progress, withEvent } from '../../src/core/run/progress';
 import type { RecordedEvent, Run, RunEvent } from '../../src/core/run/run';
 import type { Snapshot } from '../../src/core/run/snapshot';
 import { makePourPlan } from '../../src/core/schedule/makePourPlan';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import type { Workshop } from '../../src/server/workshop';
 
 export const AT = '2026-03-01T10:00:00.000Z';
@@ -58,7 +59,7 @@ export async function makeInWorkshop(
   planId: string,
   finish: Partial<Finished> = {},
 ): Promise<Run> {
-  const { id } = await startRun(workshop, crypto.randomUUID(), planId);
+  const { id } = startRun(workshop, crypto.randomUUID(), planId);
   for (let event = nextEvent(findRun(workshop, id)); event; event = nextEvent(findRun(workshop, id)))
     recordEvent(workshop, id, crypto.randomUUID(), event);
   const eventId = crypto.randomUUID();

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { addInstrumentCheck, instrumentsOfRun } from '../../src/server/instrumentChecks';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { checkWords } from '../../src/words/en/run/checkWords';
 import { planFile } from '../support/planFiles';
 import { problemFrom, workshopWith } from '../support/workshops';
@@ -23,7 +24,7 @@ test('a run says what it was read from, and how that stood beside what is known 
     { ...kitchen, id: 't', name: 'Pocket scale', stepG: 0.1, capacityG: 200 },
     workshop.now(),
   );
-  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id } = startRun(workshop, crypto.randomUUID(), stored.id);
   recordEvent(
     workshop,
     id,

@@ -7,7 +7,7 @@ import { USUAL_MAKING } from '../../src/core/plan/making';
 import { saveHouseRules } from '../../src/server/houseRules';
 import { countsNow, countsWithHeat } from '../../src/server/planCounts';
 import { savePlan } from '../../src/server/plans';
-import { startRun } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { planView } from '../../src/server/views';
 import { fragrance, mold, planFile } from '../support/planFiles';
 import { workshopWith } from '../support/workshops';
@@ -39,7 +39,7 @@ test('what was accepted for the plan is not counted, and the run is told the sam
   const { item, revision } = workshop.houseRules.read();
   saveHouseRules(workshop, { ...item, spritz: 'never' }, revision);
   const counts = await countsWithHeat(workshop, await planView(workshop, stored));
-  const { snapshot } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { snapshot } = startRun(workshop, crypto.randomUUID(), stored.id);
   assert.deepEqual({ ...countOpen(snapshot.findings, stored.plan), isHeatToCome: false }, counts);
   const accepted = savePlan(workshop, stored.id, withSeen(stored.plan, snapshot.findings), stored.revision);
   assert.deepEqual(countsNow(workshop, await planView(workshop, accepted)), {

@@ -6,7 +6,7 @@ import { importPlan } from '../../src/server/importPlan';
 import { planFileOf } from '../../src/server/planFile';
 import { createPlan, duplicatePlan, findPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
-import { startRun } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { firstPlan } from '../../src/server/views';
 import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
 import { emptyWorkshop, problemFrom, workshopWith } from '../support/workshops';
@@ -45,7 +45,7 @@ test('a save that is sent twice, because its answer got lost, is no conflict', (
 
 test('a version that a run has used stays; the next save begins a new one', async () => {
   const { workshop, stored } = workshopWith(file);
-  const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const run = startRun(workshop, crypto.randomUUID(), stored.id);
   const next = savePlan(workshop, stored.id, { ...stored.plan, name: 'Changed' }, stored.revision);
   assert.deepEqual([next.version, next.used], [2, false]);
   assert.deepEqual(next, findPlan(workshop, stored.id));
@@ -57,7 +57,7 @@ test('a version that a run has used stays; the next save begins a new one', asyn
 
 test('an older version that can’t be read costs itself only', async () => {
   const { workshop, stored } = workshopWith(file);
-  await startRun(workshop, crypto.randomUUID(), stored.id);
+  startRun(workshop, crypto.randomUUID(), stored.id);
   savePlan(workshop, stored.id, { ...stored.plan, name: 'Changed' }, stored.revision);
   workshop.db.exec('DROP TRIGGER used_versions_stay');
   workshop.db.prepare("UPDATE plan_versions SET record = '{}' WHERE version = 1").run();
@@ -137,7 +137,7 @@ test('a second mold comes in with its plan; no mold is none in the book, and no 
   const unmolded = importPlan(workshop, planFile([{}], { pieces: 1, batch }, NO_MOLD));
   assert.equal(workshop.molds.all().length, 2);
   assert.equal(unmolded.plan.moldId, NO_MOLD.id);
-  await assert.rejects(startRun(workshop, 'run', unmolded.id), { code: 'no-mold' });
+  assert.throws(() => startRun(workshop, 'run', unmolded.id), { code: 'no-mold' });
 });
 
 test('an import that fails half way brings nothing in', () => {

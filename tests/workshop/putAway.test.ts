@@ -5,7 +5,8 @@ import type { Plan } from '../../src/core/plan/plan';
 import { logPage } from '../../src/server/log';
 import { createPlan, duplicatePlan, findPlan } from '../../src/server/plans';
 import { moldsOffered, plansPutAway, setStanding, standingOf } from '../../src/server/putAway';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { firstPlan } from '../../src/server/views';
 import { pieces, planFile } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
@@ -54,7 +55,7 @@ test('a plan that a run or another plan rests on is archived, never deleted; the
       },
     ],
   });
-  await startRun(workshop, crypto.randomUUID(), stored.id);
+  startRun(workshop, crypto.randomUUID(), stored.id);
   const refused = (id: string) => problemFrom(() => setStanding(workshop, 'plan', id, 'deleted'));
   assert.match(refused(stored.id).detail, /A run was made by this plan.*Archive it instead/);
   assert.match(refused(made.id).detail, /set into “Outer”/);
@@ -83,7 +84,7 @@ test('what was deleted a month ago is forgotten, and nothing else', () => {
 
 test('a finished run leaves the Logbook and comes back; an open one stays on the bench', async () => {
   const { workshop, stored } = workshopWith(file);
-  const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const run = startRun(workshop, crypto.randomUUID(), stored.id);
   const refused = (to: 'archived' | 'deleted') =>
     problemFrom(() => setStanding(workshop, 'run', run.id, to)).code;
   assert.equal(refused('archived'), 'run-is-open');

@@ -6,7 +6,7 @@ import { brokenShown, setStanding, standingOf } from '../../src/server/putAway';
 import { RECORD_KINDS } from '../../src/server/recordKinds';
 import { saveRecord } from '../../src/server/records';
 import { HOUSE_RULES_ID, takeBack, versionsOf } from '../../src/server/recordVersions';
-import { startRun } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { addLot, findLot, saveLot } from '../../src/server/stock';
 import { planFile } from '../support/planFiles';
 import { problemFrom, workshopWith } from '../support/workshops';
@@ -117,7 +117,7 @@ test('only so many saves of a record are kept', () => {
 
 test('a run that is still open is given up, not set aside; one that can’t be read is set aside', async () => {
   const { workshop, stored } = workshopWith(planFile([{}]));
-  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id } = startRun(workshop, crypto.randomUUID(), stored.id);
   assert.equal(problemFrom(() => setStanding(workshop, 'run', id, 'archived')).code, 'run-is-open');
   workshop.db.exec(`UPDATE runs SET snapshot = '[17]' WHERE id = '${id}'`);
   setStanding(workshop, 'run', id, 'archived');

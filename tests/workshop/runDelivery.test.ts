@@ -8,7 +8,8 @@ import { memoryStore, type OutboxStore, outboxStore } from '../../src/islands/be
 import { type RunDelivery, runDelivery } from '../../src/islands/bench/runDelivery';
 import type { ApiAnswer } from '../../src/islands/shared/api';
 import { Problem } from '../../src/server/problem';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import type { Workshop } from '../../src/server/workshop';
 import { fragrance, planFile } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
@@ -62,7 +63,7 @@ async function delivered(screens: RunDelivery[]): Promise<void> {
 
 const onBench = async () => {
   const { workshop, stored } = workshopWith(planFile([{ doses: [[fragrance(), '2 %']] }, {}, {}]));
-  return { workshop, run: await startRun(workshop, crypto.randomUUID(), stored.id) };
+  return { workshop, run: startRun(workshop, crypto.randomUUID(), stored.id) };
 };
 
 const taskIds = (run: Run) => run.events.map(({ event }) => ('taskId' in event ? event.taskId : event.kind));

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { readingsCsv } from '../../src/formats/recordCsv';
 import { keepReadings, readingsOfRun } from '../../src/server/runReadings';
-import { startRun } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
 import { problemFrom, workshopWith } from '../support/workshops';
@@ -19,7 +19,7 @@ const sent = (points: ReturnType<typeof point>[], instrument = 'probe', taskId: 
 
 test('readings of a run are kept thinned and once, whichever screen sends them, and told in order', async () => {
   const { workshop, stored } = workshopWith(planFile([{ doses: [] }]));
-  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id } = startRun(workshop, crypto.randomUUID(), stored.id);
   const first = sent([point(1, 60), point(0, 61), point(1.5, 20)], 'probe', 'r1/A/l1/melt');
   assert.deepEqual(keepReadings(workshop, id, first), { kept: 2 });
   assert.deepEqual(keepReadings(workshop, id, first), { kept: 0 });
@@ -53,7 +53,7 @@ test('readings of a run are kept thinned and once, whichever screen sends them, 
 
 test('an hour of two instruments that never stand still costs less than 200 kB', async () => {
   const { workshop, stored } = workshopWith(planFile([{ doses: [] }]));
-  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id } = startRun(workshop, crypto.randomUUID(), stored.id);
   const size = () =>
     Number(workshop.db.pragma('page_count', { simple: true })) *
     Number(workshop.db.pragma('page_size', { simple: true }));

@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { progress } from '../../src/core/run/progress';
 import { runningShort } from '../../src/server/runningShort';
-import { recordEvent, startRun } from '../../src/server/runs';
+import { recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { addLot } from '../../src/server/stock';
 import { planView, planViews } from '../../src/server/views';
 import type { Workshop } from '../../src/server/workshop';
@@ -52,7 +53,7 @@ test('what was never bought is not counted; below its line is low; less than a p
 test('a run on the bench still needs what is not weighed yet', async () => {
   const { workshop, stored } = workshopWith(file);
   lot(workshop, 'scent-1', 40);
-  const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const run = startRun(workshop, crypto.randomUUID(), stored.id);
   const weigh = (taskId: string, massG: number) =>
     recordEvent(workshop, run.id, crypto.randomUUID(), { kind: 'weighed', taskId, massG });
   const [base] = progress(run).tasks;

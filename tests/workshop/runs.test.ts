@@ -12,22 +12,23 @@ import { planFileOf } from '../../src/server/planFile';
 import { createPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
 import { runJson } from '../../src/server/runJson';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { base, fragrance, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
-import { emptyWorkshop, problemFrom, problemOf, workshopWith } from '../support/workshops';
+import { emptyWorkshop, problemFrom, workshopWith } from '../support/workshops';
 
 const file = planFile([{ doses: [[fragrance(), '2 %']] }]);
 const newId = () => crypto.randomUUID();
 
 async function started(over = file) {
   const { workshop, stored } = workshopWith(over);
-  return { workshop, stored, run: await startRun(workshop, newId(), stored.id) };
+  return { workshop, stored, run: startRun(workshop, newId(), stored.id) };
 }
 
 test('the same start sent twice is one run; the same tick sent twice happens once', async () => {
   const { workshop, stored, run } = await started();
-  assert.equal((await startRun(workshop, run.id, stored.id)).id, run.id);
+  assert.equal(startRun(workshop, run.id, stored.id).id, run.id);
   assert.equal(workshop.runs.open().total, 1);
   const eventId = newId();
   const event: RunEvent = { kind: 'weighed', taskId: 'r1/A/l1/base', massG: 640 };
@@ -39,7 +40,7 @@ test('the same start sent twice is one run; the same tick sent twice happens onc
   const other = problemFrom(() => recordEvent(workshop, run.id, eventId, { ...event, massG: 641 }));
   assert.deepEqual([other.status, other.code], [409, 'id-taken']);
   const second = createPlan(workshop, { ...stored.plan, name: 'Second' });
-  assert.equal((await problemOf(startRun(workshop, run.id, second.id))).code, 'id-taken');
+  assert.equal(problemFrom(() => startRun(workshop, run.id, second.id)).code, 'id-taken');
   assert.equal(findRun(workshop, run.id).events.length, 1);
 });
 
@@ -69,7 +70,7 @@ test('a plan with a stop stays off the bench and says which', async () => {
   const { workshop, stored } = workshopWith(
     planFile([{ doses: [[fragrance({ skin: 'not-released' }), '1 %']] }]),
   );
-  const problem = await problemOf(startRun(workshop, newId(), stored.id));
+  const problem = problemFrom(() => startRun(workshop, newId(), stored.id));
   assert.deepEqual([problem.status, problem.code], [409, 'plan-has-stops']);
   assert.equal(workshop.runs.open().total, 0);
 });
@@ -117,7 +118,7 @@ test('the invented workshop: every plan has a sheet and no stop, two runs and mo
 
 test('a finding of a run that can’t be read costs itself only', async () => {
   const { workshop, stored } = workshopWith(planFile([{}]));
-  const { id, snapshot } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id, snapshot } = startRun(workshop, crypto.randomUUID(), stored.id);
   workshop.db.exec(
     `UPDATE runs SET snapshot = json_set(snapshot, '$.findings[#]', json('{"code":"odd"}')) WHERE id = '${id}'`,
   );
@@ -126,7 +127,7 @@ test('a finding of a run that can’t be read costs itself only', async () => {
 
 test('each run has a code of its day and its number, with a letter that checks it, and is found by it', async () => {
   const { workshop, stored, run } = await started();
-  const second = await startRun(workshop, newId(), stored.id);
+  const second = startRun(workshop, newId(), stored.id);
   const codes = [run.code, second.code].map(String);
   for (const [place, code] of codes.entries()) {
     assert.match(code, new RegExp(`^\\d{6}-${place + 1}[A-Z]$`));
@@ -141,18 +142,15 @@ test('each run has a code of its day and its number, with a letter that checks i
   // Where the house wants no day on its bars, they are counted through the year.
   const { item, revision } = workshop.houseRules.read();
   saveHouseRules(workshop, { ...item, batchCode: 'year' }, revision);
-  const ofYear = await startRun(workshop, newId(), stored.id);
+  const ofYear = startRun(workshop, newId(), stored.id);
   assert.match(String(ofYear.code), /^\d\d-1[A-Z]$/);
-  assert.equal(
-    (await startRun(workshop, newId(), stored.id)).code?.slice(0, 4),
-    `${ofYear.code?.slice(0, 3)}2`,
-  );
+  assert.equal(startRun(workshop, newId(), stored.id).code?.slice(0, 4), `${ofYear.code?.slice(0, 3)}2`);
 });
 
 test('a trial is of fewer pieces, is marked, and of no more than the plan has', async () => {
   const { workshop, stored } = await started();
-  const trial = await startRun(workshop, newId(), stored.id, 2);
+  const trial = startRun(workshop, newId(), stored.id, 2);
   assert.deepEqual([trial.snapshot.sheet.pieces, trial.snapshot.isTrial], [2, true]);
-  const { code, more } = await problemOf(startRun(workshop, newId(), stored.id, stored.plan.pieces + 1));
+  const { code, more } = problemFrom(() => startRun(workshop, newId(), stored.id, stored.plan.pieces + 1));
   assert.deepEqual([code, more.errors?.[0]?.path], ['invalid-field', 'trialPieces']);
 });

@@ -4,7 +4,8 @@ import type { RunEvent } from '../../src/core/run/run';
 import { leftOf } from '../../src/core/stock/stock';
 import { recallCsv } from '../../src/formats/recordCsv';
 import { createPlan } from '../../src/server/plans';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { addLot } from '../../src/server/stock';
 import { traceOfLot, traceOfRun } from '../../src/server/trace';
 import type { Workshop } from '../../src/server/workshop';
@@ -109,7 +110,7 @@ test('what was melted for a run that was given up goes into a jar with what it h
   bought(workshop, 'base-1', 'B-1', '50');
   bought(workshop, 'scent-1', 'F-7', '100', 500);
   const givenUp = async (isPutBack: boolean) => {
-    const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+    const run = startRun(workshop, crypto.randomUUID(), stored.id);
     const record = (event: RunEvent) => recordEvent(workshop, run.id, crypto.randomUUID(), event);
     for (let event = nextEvent(run); event; event = nextEvent(findRun(workshop, run.id))) {
       if ('taskId' in event && event.taskId === 'r1/A/l1/pour') break;

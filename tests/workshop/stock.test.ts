@@ -8,7 +8,8 @@ import { leftOf, sumOfEntries } from '../../src/core/stock/stock';
 import { databaseProblem } from '../../src/server/databaseProblem';
 import { deleteMaterial } from '../../src/server/materials';
 import { Problem } from '../../src/server/problem';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { addLot, editStock, findLot, lotsOf, saveLot } from '../../src/server/stock';
 import { fragrance, isClose, planFile } from '../support/planFiles';
 import { makeInWorkshop as make, nextEvent, recorded } from '../support/runs';
@@ -57,7 +58,7 @@ async function atTheDose() {
   const { workshop, stored } = workshopWith(file);
   const late = addLot(workshop, lot('late', 100, '2028-01-01')).item.id;
   const soon = addLot(workshop, lot('soon', 100, '2027-01-01')).item.id;
-  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id } = startRun(workshop, crypto.randomUUID(), stored.id);
   const record = (event: RunEvent) => recordEvent(workshop, id, crypto.randomUUID(), event);
   const left = () => [late, soon].map((each) => Number(findLot(workshop, each).left.toFixed(6)));
   for (let event = nextEvent(findRun(workshop, id)); event; event = nextEvent(findRun(workshop, id))) {
@@ -257,7 +258,7 @@ test('where the database may not grow, a tick is there with its stock or not at 
   const { workshop, stored } = workshopWith(planFile([{}]));
   const { db } = workshop;
   const { item } = addLot(workshop, lot('only', 5000, null, 'base-1'));
-  const { id } = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const { id } = startRun(workshop, crypto.randomUUID(), stored.id);
   const taskId = 'r1/A/l1/base';
   const next = (): RunEvent =>
     findRun(workshop, id).events.length % 2 === 0

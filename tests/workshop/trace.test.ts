@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { recallCsv } from '../../src/formats/recordCsv';
 import { createPlan } from '../../src/server/plans';
-import { findRun, recordEvent, startRun } from '../../src/server/runs';
+import { findRun, recordEvent } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { addLot } from '../../src/server/stock';
 import { traceOfLot, traceOfRun } from '../../src/server/trace';
 import { BOX, fragrance, planFile } from '../support/planFiles';
@@ -64,7 +65,7 @@ test('a fragrance lot is recalled through the scrap jar into what that was set i
   const counted = traceOfLot(workshop, lot.id);
   assert.equal(counted.batches.filter(({ runId }) => runId === twice.id).length, 2);
   assert.deepEqual([counted.batchCount, counted.goodPieces], [3, 18]);
-  const open = await startRun(workshop, crypto.randomUUID(), stored.id);
+  const open = startRun(workshop, crypto.randomUUID(), stored.id);
   const { id: left } = open;
   for (
     let event = nextEvent(open), step = 0;

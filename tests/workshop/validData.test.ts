@@ -14,7 +14,7 @@ import { importShelf } from '../../src/server/importShelf';
 import { madePieces, planFileOf } from '../../src/server/planFile';
 import { createPlan, madeByOthers, savePlan } from '../../src/server/plans';
 import { runningShort } from '../../src/server/runningShort';
-import { startRun } from '../../src/server/runs';
+import { startRun } from '../../src/server/startRun';
 import { planView, planViews, viewContext } from '../../src/server/views';
 import type { Workshop } from '../../src/server/workshop';
 import { allFindingWords } from '../../src/words/en/findings/findingWords';
@@ -53,7 +53,7 @@ test('a material may have any id, with lots and in a plan', async () => {
     assert.ok(view.sheet, id);
     assert.equal(piecesFromShelf(view.sheet, workshop.lots.stock()).shortOf, id);
     assert.equal(checkContext(workshop).shelf?.stock.get(id)?.length, 1);
-    const run = await startRun(workshop, crypto.randomUUID(), stored.id);
+    const run = startRun(workshop, crypto.randomUUID(), stored.id);
     assert.equal(run.snapshot.sheet.pours.length, 1, id);
   }
 });

@@ -74,6 +74,7 @@ async function inThread<Of extends Name>(
 }
 
 const SMALLER_PLAN = 'Make the plan smaller, with fewer pours, doses or pieces.';
+const LATER = 'Try again when the machine has less to do.';
 /** What brings it under its limits. */
 const MENDS: Record<Name, string> = {
   reviews: SMALLER_PLAN,
@@ -82,7 +83,11 @@ const MENDS: Record<Name, string> = {
   pourPlanAnswer: SMALLER_PLAN,
   takePlan: SMALLER_PLAN,
   meetPlan: SMALLER_PLAN,
-  lessons: 'Try again when the machine has less to do.',
+  startRun: SMALLER_PLAN,
+  snapshotParts: LATER,
+  rehearsal: SMALLER_PLAN,
+  practice: LATER,
+  lessons: LATER,
   takeShelf: 'Send fewer records at once.',
   shelfTable: 'Save a copy of the whole workshop in open formats instead.',
   takeCsv: 'Split the file, and bring the parts in one after the other.',
@@ -90,7 +95,7 @@ const MENDS: Record<Name, string> = {
   labelPdf: 'Print fewer labels at once.',
   writeOpen: 'Save a copy of the whole workshop instead: it is not read for that.',
   readOpen: 'Bring it back with npm run restore.',
-  fault: 'Try again when the machine has less to do.',
+  fault: LATER,
 };
 
 function tooLong(name: Name, limitMs: number): Problem {

@@ -7,6 +7,7 @@ import type { SetLabel } from '../../core/label/label';
 import type { PlanFile } from '../../core/plan/plan';
 import type { Sheet } from '../../core/plan/sheet';
 import type { StoredPlan } from '../../core/plan/storedPlan';
+import type { Dare } from '../../core/rehearsal/dares';
 import type { KeptReadings } from '../../core/run/keptReadings';
 import { type Lesson, lessonsOf } from '../../core/run/lessons';
 import { pointsOfJugs, readingsOfJugs } from '../../core/run/readingsOfJugs';
@@ -17,19 +18,31 @@ import { openDatabase } from '../../db/connection';
 import { faultOf } from '../../db/copies/copyFolder';
 import { NoWorkshopError } from '../../db/copies/whatItHolds';
 import { DATABASE_FILE } from '../../db/dataFolder.mjs';
+import { partsOfSnapshot, type SnapshotParts } from '../../db/snapshotText';
 import type { CsvStyle } from '../../formats/csv';
 import type { LabelPrint } from '../../formats/label/labelPdf';
 import type { Met } from '../../formats/meeting';
 import { anyPlanFileSchema } from '../../formats/planFile';
+import { orNull } from '../broken';
 import { importSent, type PlanSent } from '../importPlan';
 import { type Imported, importShelf, shelfImportSchema } from '../importShelf';
+import { knownProblem } from '../knownProblem';
 import { meetingsOf, recordsHere } from '../meeting';
 import { readOpen } from '../openFormats/readOpen';
 import { writeOpen } from '../openFormats/writeOpen';
 import { tablesOf, type Workshop } from '../openWorkshop';
-import { Problem } from '../problem';
+import type { Problem } from '../problem';
 import { parseBytes } from '../readJson';
+import {
+  practiceOf,
+  type RehearsalJugs,
+  type RehearsalText,
+  rehearsalOf,
+  rehearsalTextOf,
+} from '../rehearsals';
+import { runText } from '../runJson';
 import { type CsvImported, type CsvSent, importCsv, type ShelfTable, shelfTable } from '../shelfCsv';
+import { startRun } from '../startRun';
 import type { FileAsked } from './answerWork';
 import type { LabelInput } from './labelWork';
 
@@ -45,6 +58,19 @@ interface Works {
   pourPlan: { input: { sheet: Sheet; rules: HouseRules }; output: PourPlanFound };
   sheetAnswer: { input: FileAsked; output: string };
   pourPlanAnswer: { input: FileAsked; output: string };
+  /** A run of a plan of the workshop in a folder, as JSON, begun `at`. */
+  startRun: {
+    input: { folder: string; at: string; id: string; planId: string; trialPieces: number | null };
+    output: string;
+  };
+  /** What a run rests on, judged; null where it can't be read. */
+  snapshotParts: { input: { folder: string; id: string }; output: SnapshotParts | null };
+  rehearsal: {
+    input: { folder: string; at: string; planId: string; jugs: RehearsalJugs };
+    output: RehearsalText;
+  };
+  /** A run in which a mistake is practised, as JSON. */
+  practice: { input: { dare: Dare; at: string }; output: string };
   /** `run` as JSON: a text is sent for next to nothing, and each object in it is not. */
   lessons: { input: { run: string; kept: KeptReadings[] }; output: Lesson[] };
   /** A plan file into the workshop in a folder. */
@@ -78,6 +104,16 @@ const WORK: { [Of in Name]: (input: Input<Of>) => Output<Of> | Promise<Output<Of
   // Words of all findings and tasks are read by who asks for them, and so are fonts, PDF and bar codes by who prints a label.
   sheetAnswer: async (input) => (await import('./answerWork')).sheetAnswer(input),
   pourPlanAnswer: async (input) => (await import('./answerWork')).pourPlanAnswer(input),
+  startRun: ({ folder, at, id, planId, trialPieces }) =>
+    besideOthers(folder, (workshop) => runText(startRun(workshop, id, planId, trialPieces)), at),
+  snapshotParts: ({ folder, id }) =>
+    besideOthers(folder, ({ runs }) => {
+      const run = orNull(() => runs.find(id));
+      return run ? partsOfSnapshot(run.snapshot) : null;
+    }),
+  rehearsal: ({ folder, at, planId, jugs }) =>
+    besideOthers(folder, (workshop) => rehearsalTextOf(rehearsalOf(workshop, planId, jugs)), at),
+  practice: ({ dare, at }) => runText(practiceOf(dare, at)),
   lessons: ({ run, kept }) => lessonsOf(JSON.parse(run) as Run, readingsOfJugs(pointsOfJugs(kept))),
   takePlan: ({ folder, sent }) => besideOthers(folder, (workshop) => importSent(workshop, sent)),
   meetPlan: ({ folder, bytes }) =>
@@ -121,8 +157,9 @@ export default async function workOut<Of extends Name>({ name, input }: Asked<Of
   try {
     return { value: await WORK[name](input) };
   } catch (error) {
-    if (!(error instanceof Problem)) throw error;
-    const { status, code, detail, more } = error;
+    const problem = knownProblem(error);
+    if (!problem) throw error;
+    const { status, code, detail, more } = problem;
     return { problem: [status, code, detail, more] };
   }
 }
@@ -130,12 +167,16 @@ export default async function workOut<Of extends Name>({ name, input }: Asked<Of
 /** A write that others hold up may wait: nobody is answered by this thread. */
 const LONGEST_WAIT_MS = 10_000;
 
-/** Works on a workshop that is served by another thread, by a connection of its own. */
-function besideOthers<Value>(folder: string, work: (workshop: Workshop) => Value): Value {
+/**
+ * Works on a workshop that is served by another thread, by a connection of its own.
+ *
+ * @param at the moment at which it was asked for, ISO 8601; left out, the time is this thread's
+ */
+function besideOthers<Value>(folder: string, work: (workshop: Workshop) => Value, at?: string): Value {
   const db = openDatabase(join(folder, DATABASE_FILE));
   try {
     db.pragma(`busy_timeout = ${LONGEST_WAIT_MS}`);
-    return work(tablesOf(db, folder));
+    return work(tablesOf(db, folder, at === undefined ? undefined : () => at));
   } finally {
     db.close();
   }

@@ -1,8 +1,8 @@
 import { z } from '../../../core/zod';
 import { endpoint } from '../../../server/endpoint';
 import { readJson } from '../../../server/readJson';
-import { runJson, runsJson } from '../../../server/runJson';
-import { startRun } from '../../../server/runs';
+import { runsJson } from '../../../server/runJson';
+import { startedRun } from '../../../server/runsInThreads';
 import { workshop } from '../../../server/workshop';
 
 const startSchema = z.strictObject({
@@ -16,5 +16,5 @@ export const GET = endpoint(async () => ({ json: await runsJson(workshop().runs.
 
 export const POST = endpoint(async ({ request }) => {
   const { id, planId, trialPieces = null } = await readJson(request, startSchema);
-  return { status: 201, json: await runJson(await startRun(workshop(), id, planId, trialPieces)) };
+  return { status: 201, json: await startedRun(workshop(), id, planId, trialPieces) };
 });
