@@ -8,7 +8,6 @@ import type { PlanCounts } from '../server/planCounts';
 import type { PlanView } from '../server/views';
 import { USE_NAMES } from '../words/en/plan/useNames';
 import { listed } from '../words/en/plural';
-import { inOnePiece } from './inOnePiece';
 import { OpenCounts } from './OpenCounts';
 import { thumbnail } from './thumbnail';
 
@@ -24,17 +23,17 @@ interface Props {
   hasMenu: boolean;
 }
 
-const KEPT = keptOfPlans<{ of: PlanView['sheet']; key: string; markup: string }>();
+const KEPT = keptOfPlans<{ of: PlanView['sheet']; key: string; markup: Buffer }>();
 
-/** What a card shows of a plan, as markup: drawn once, for as long as what it shows is the same. */
+/** What a card shows of a plan, as markup: drawn once, for as long as what it shows is the same. Kept as bytes: a text of thousands of parts takes several times as much. */
 export function planCardMarkup(props: Props): string {
   const { view, counts, fromShelf, cost, showing, hasMenu } = props;
   const { stored, sheet, fault } = view;
   const key = JSON.stringify([stored.id, stored.version, fault, counts, fromShelf, cost, showing, hasMenu]);
   const known = KEPT.get(stored.plan);
-  if (known && known.of === sheet && known.key === key) return known.markup;
-  const markup = inOnePiece(renderToStaticMarkup(createElement(PlanCardBody, props)));
-  KEPT.set(stored.plan, { of: sheet, key, markup });
+  if (known && known.of === sheet && known.key === key) return known.markup.toString();
+  const markup = renderToStaticMarkup(createElement(PlanCardBody, props));
+  KEPT.set(stored.plan, { of: sheet, key, markup: Buffer.from(markup) });
   return markup;
 }
 
