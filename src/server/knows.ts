@@ -1,6 +1,7 @@
 import { biasAndSpread } from '../core/knows/biasAndSpread';
 import { FAULTS_BY, type Known, type Knows } from '../core/knows/knows';
 import { isShareMeasure, MEASURES } from '../core/run/measures';
+import { inTurnsWhenLong } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import { indexMissing } from './search/indexRuns';
 
@@ -10,18 +11,23 @@ const MOST_FAULTS = 24;
 const INDEXED_AT_ONCE = 50;
 
 /** What finished runs say all together: how far off predictions are here, and which faults come with what. */
-export function knows(workshop: Workshop): Knows {
+export async function knows(workshop: Workshop): Promise<Knows> {
   indexMissing(workshop, INDEXED_AT_ONCE);
   const { runSearch } = workshop;
-  const measures = MEASURES.flatMap((kind): Known[] => {
+  const turn = inTurnsWhenLong();
+  const measures: Known[] = [];
+  for (const kind of MEASURES) {
+    await turn();
     const runs = runSearch.measured(kind, MOST_DRAWN);
     const off = biasAndSpread(runs, isShareMeasure(kind));
-    return off ? [{ kind, off, runs }] : [];
-  });
-  const faultsBy = (by: (typeof FAULTS_BY)[number]) =>
-    by === 'month'
-      ? runSearch.faultsBy(by).slice(-MOST_FAULTS)
-      : runSearch.faultsBy(by).slice(0, MOST_FAULTS);
-  const faults = Object.fromEntries(FAULTS_BY.map((by) => [by, faultsBy(by)])) as Knows['faults'];
-  return { ...runSearch.counts(), measures, faults };
+    if (off) measures.push({ kind, off, runs });
+  }
+  const faults: Partial<Knows['faults']> = {};
+  for (const by of FAULTS_BY) {
+    await turn();
+    const all = runSearch.faultsBy(by);
+    faults[by] = by === 'month' ? all.slice(-MOST_FAULTS) : all.slice(0, MOST_FAULTS);
+  }
+  await turn();
+  return { ...runSearch.counts(), measures, faults: faults as Knows['faults'] };
 }

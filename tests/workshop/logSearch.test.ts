@@ -56,7 +56,7 @@ test('a run is found by anything that was written of it, sorted out by facets, a
     elsewhere(workshop, 'harbour').some(({ what, name }) => what === 'Material' && name === 'Harbour Fig'),
   );
 
-  const told = knows(workshop);
+  const told = await knows(workshop);
   assert.deepEqual([told.finished, told.indexed], [2, 2]);
   assert.deepEqual(
     told.faults.mold.map(({ runs, withFaults, faults }) => [runs, withFaults, faults]),

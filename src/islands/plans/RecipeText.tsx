@@ -6,9 +6,11 @@ import type { StoredPlan } from '../../core/plan/storedPlan';
 import type { LineRead, RecipeRead, RecipeRequest } from '../../formats/recipe/recipeExchange';
 import { KIND_NAMES } from '../../words/en/materials/kindNames';
 import { callApi } from '../shared/api';
+import { pageData } from '../shared/pageData';
 import { kindOfOption, NewKindOptions, optionOfKind } from './NewKindOptions';
 
-interface Props {
+/** What the page brings along. */
+interface Here {
   shelf: Pick<Material, 'id' | 'name' | 'kind'>[];
   molds: { id: string; name: string }[];
 }
@@ -22,7 +24,8 @@ const EXAMPLE =
 const PAUSE_MS = 120;
 
 /** A recipe as it stands in a notebook, what was understood of it line by line, and the plan that it makes. */
-export default function RecipeText({ shelf, molds }: Props) {
+export default function RecipeText() {
+  const [{ shelf, molds }] = useState(() => pageData<Here>('recipe'));
   const [text, setText] = useState('');
   const [moldId, setMoldId] = useState(molds[0]?.id ?? NO_MOLD_ID);
   const [chosen, setChosen] = useState<ReadonlyMap<string, Meaning>>(new Map());
@@ -153,7 +156,7 @@ function requestOf(text: string, chosen: ReadonlyMap<string, Meaning>, moldId: s
 
 interface UnderstoodProps {
   line: LineRead;
-  shelf: Props['shelf'];
+  shelf: Here['shelf'];
   picked: Meaning | undefined;
   onChoose(name: string, value: string): void;
 }
