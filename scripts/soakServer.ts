@@ -1,12 +1,14 @@
 import { execFileSync } from 'node:child_process';
 import fc from 'fast-check';
+import type { RunEvent } from '../src/core/run/run';
 import { anyPlanFile } from '../tests/support/anyPlanFile';
 import { nextEvent } from '../tests/support/runs';
 import { send, startServer, temporaryFolder } from '../tests/support/server';
 
 /**
  * A built server under as many connections as a workshop never has: pages, plans of any kind, runs that are ticked through.
- * Prints how many requests it answers, how long the slowest take, and its memory, minute by minute.
+ * Each connection deletes or archives its plan before it takes in the next, so that the workshop's lists stay as long as
+ * they are. Prints how many requests it answers, how long the slowest take, and its memory, minute by minute.
  */
 export async function soakServer(minutes: number, connections = 50): Promise<void> {
   const folder = temporaryFolder();
@@ -34,23 +36,29 @@ export async function soakServer(minutes: number, connections = 50): Promise<voi
   const pages = ['/', '/plans', '/bench', '/log', '/molds', '/shelf', '/house-rules', '/plans/buy?plan=all'];
   async function work(seed: number) {
     const files = fc.sample(anyPlanFile(5), { numRuns: 200, seed });
+    let planId: string | null = null;
     for (let round = 0; Date.now() < until; round++) {
       const file = files[round % files.length];
       await ask('GET', pages[(seed + round) % pages.length] ?? '/');
       await ask('POST', '/api/sheet', file);
       if (round % 20 !== 0) continue;
-      const taken = await ask('POST', '/api/plans/import', file);
-      if (taken.status !== 201) continue;
-      const runId = crypto.randomUUID();
-      const started = await ask('POST', '/api/runs', { id: runId, planId: taken.body.id });
-      let run = started.status === 201 ? started.body : null;
-      for (let event = run && nextEvent(run); event; event = run && nextEvent(run)) {
-        const answer = await ask('POST', `/api/runs/${runId}/events`, {
-          eventId: crypto.randomUUID(),
-          event,
-        });
-        run = answer.status === 201 ? answer.body : null;
+      for (const state of planId ? ['deleted', 'archived'] : []) {
+        const { status } = await ask('PUT', `/api/put-away/plan/${planId}`, { state });
+        if (status === 200) break;
       }
+      const taken = await ask('POST', '/api/plans/import', file);
+      planId = taken.status === 201 ? taken.body.id : null;
+      if (!planId) continue;
+      const runId = crypto.randomUUID();
+      const started = await ask('POST', '/api/runs', { id: runId, planId });
+      let run = started.status === 201 ? started.body : null;
+      const tell = async (event: RunEvent) => {
+        const told = { eventId: crypto.randomUUID(), event };
+        const answer = await ask('POST', `/api/runs/${runId}/events`, told);
+        return answer.status === 201 ? answer.body : null;
+      };
+      for (let event = run && nextEvent(run); event; event = run && nextEvent(run)) run = await tell(event);
+      if (started.status === 201) await tell({ kind: 'abandoned', note: '' });
     }
   }
   const memoryMb = () =>
