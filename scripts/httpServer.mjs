@@ -1,6 +1,7 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { setFlagsFromString } from 'node:v8';
 import compression from 'compression';
 import sirv from 'sirv';
 import { renderUnicodeCompact } from 'uqr';
@@ -18,6 +19,8 @@ const AWAY = '/away.html';
 /** Its answers go on for as long as somebody listens. */
 const LISTENED_TO = '/api/changes';
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'];
+/** Left alone, V8 lets the memory of a busy server grow for a quarter of an hour, to some four times what lives in it. */
+const COLLECTED_EARLY = '--heap-growing-percent=75';
 /** Beyond it a page takes longer to compress than it saves, on the same machine. */
 const PAGE_LEVEL = 4;
 /** What changes gets another name. */
@@ -31,6 +34,7 @@ const FOR_EVER = 'public, max-age=31536000, immutable';
  */
 export async function serve({ port, data, share, shareAt, tls }, built = join(projectFolder, 'dist')) {
   process.env.NODE_ENV = 'production';
+  setFlagsFromString(COLLECTED_EARLY);
   const { handler } = await import(pathToFileURL(join(built, 'server', 'entry.mjs')).href);
 
   // Its types know it as a part of a framework; it asks for nothing but Node's own request and response.
