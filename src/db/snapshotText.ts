@@ -51,6 +51,7 @@ export async function snapshotOfParts(parts: SnapshotParts, turn: () => Promise<
     await turn();
     snapshot.tasks.push(...(JSON.parse(list) as Snapshot['tasks']));
   }
+  await turn();
   texts.set(snapshot, textOf(parts));
   return snapshot;
 }

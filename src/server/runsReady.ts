@@ -1,4 +1,5 @@
 import { progress } from '../core/run/progress';
+import { lookUpTasks } from '../core/run/taskStates';
 import { snapshotOfParts } from '../db/snapshotText';
 import { orNull } from './broken';
 import { compute } from './compute/threads';
@@ -30,8 +31,13 @@ async function ready(workshop: Workshop, id: string, folder: string): Promise<vo
   const parts = await compute('snapshotParts', { folder, id }).catch(() => null);
   if (!parts) return;
   const turn = inTurns();
-  workshop.runs.keepRead(id, await snapshotOfParts(parts, turn));
+  const snapshot = await snapshotOfParts(parts, turn);
+  await turn();
+  lookUpTasks(snapshot.tasks);
+  await turn();
+  workshop.runs.keepRead(id, snapshot);
   await turn();
   const run = orNull(() => workshop.runs.find(id));
+  await turn();
   if (run) progress(run);
 }

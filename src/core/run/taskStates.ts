@@ -52,9 +52,19 @@ export function taskStates(
   before: Standing | null,
 ): Standing {
   if (before && isSameExtra(before.said.extra, said.extra)) return goneOn(before, said);
-  const plan = planOf(withExtra(tasks, said.extra));
+  const plan = said.extra.length === 0 ? lookUpTasks(tasks) : planOf(withExtra(tasks, said.extra));
   const stateOf = stateTeller(plan, said);
   return { said, plan, tasks: plan.all.map(stateOf) };
+}
+
+/** By the tasks of a snapshot, which stay as they are. */
+const PLANS = new WeakMap<readonly ScheduledTask[], TaskPlan>();
+
+/** What tasks are looked up by, made once: of ten thousand this takes as long as to tell where they stand. */
+export function lookUpTasks(tasks: readonly ScheduledTask[]): TaskPlan {
+  const plan = PLANS.get(tasks) ?? planOf(tasks);
+  PLANS.set(tasks, plan);
+  return plan;
 }
 
 function planOf(all: readonly ScheduledTask[]): TaskPlan {
