@@ -25,7 +25,10 @@ interface Props {
 
 const KEPT = keptOfPlans<{ of: PlanView['sheet']; key: string; markup: Buffer }>();
 
-/** What a card shows of a plan, as markup: drawn once, for as long as what it shows is the same. Kept as bytes: a text of thousands of parts takes several times as much. */
+/**
+ * What a card shows of a plan, as markup: drawn once, for as long as what it shows is the same. Kept as bytes: a text that
+ * was put together from thousands of parts takes several times as much.
+ */
 export function planCardMarkup(props: Props): string {
   const { view, counts, fromShelf, cost, showing, hasMenu } = props;
   const { stored, sheet, fault } = view;

@@ -2,6 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import { knownProblem } from './knownProblem';
 import { logProblem } from './logLine';
 import { Problem } from './problem';
+import { waitOnceRead } from './readJson';
 import { whenFree } from './whenFree';
 import { workshop } from './workshop';
 
@@ -17,7 +18,13 @@ const READS: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>): APIRoute {
   return async (context) => {
     try {
-      if (!READS.has(context.request.method)) await whenFree(workshop().db);
+      const { request } = context;
+      if (!READS.has(request.method)) {
+        const free = () => whenFree(workshop().db);
+        await free();
+        // A thread or another program may have begun to write while the body came in.
+        waitOnceRead(request, free);
+      }
       const { status = 200, headers, ...what } = await work(context);
       return new Response('json' in what ? what.json : JSON.stringify(what.body), {
         status,

@@ -18,9 +18,11 @@ export async function readJson<Schema extends z.ZodType>(
   schema: Schema,
   largestBytes = USUAL_LARGEST_BYTES,
 ): Promise<z.infer<Schema>> {
-  const bytes = await readJsonBytes(request, largestBytes);
+  checkIsJson(request);
+  const bytes = await arrived(request, largestBytes);
   const parsed = parseBytes(bytes, schema);
   if (bytes.byteLength > LARGE_BYTES) await inTurns()();
+  await WAITS.get(request)?.();
   return parsed;
 }
 
@@ -33,11 +35,15 @@ export async function readJsonBytes(
   request: Request,
   largestBytes = USUAL_LARGEST_BYTES,
 ): Promise<Uint8Array> {
+  checkIsJson(request);
+  return await readBytes(request, largestBytes);
+}
+
+function checkIsJson(request: Request): void {
   const type = request.headers.get('content-type') ?? '';
   if (!/^application\/(?:[\w.+-]+\+)?json\b/i.test(type)) {
     throw new Problem(415, 'not-json', 'Send the body as application/json.');
   }
-  return await readBytes(request, largestBytes);
 }
 
 /**
@@ -51,13 +57,31 @@ export function parseBytes<Schema extends z.ZodType>(bytes: Uint8Array, schema: 
   return parsed.data;
 }
 
+const WAITS = new WeakMap<Request, () => Promise<void>>();
+
+/** What is waited for once the body of a request has arrived and been judged, before anything is done by it. */
+export function waitOnceRead(request: Request, wait: () => Promise<void>): void {
+  WAITS.set(request, wait);
+}
+
+/**
+ * The bytes of a request's body.
+ *
+ * @throws Problem 413
+ */
+export async function readBytes(request: Request, largestBytes: number): Promise<Uint8Array> {
+  const bytes = await arrived(request, largestBytes);
+  await WAITS.get(request)?.();
+  return bytes;
+}
+
 /**
  * Counts while it reads: a content-length is only a promise. What is over the limit is read and thrown away, so
  * that the client hears why; past all patience the connection is closed.
  *
  * @throws Problem 413
  */
-export async function readBytes(request: Request, largestBytes: number): Promise<Uint8Array> {
+async function arrived(request: Request, largestBytes: number): Promise<Uint8Array> {
   if (request.body === null) return new Uint8Array();
   const chunks: Uint8Array[] = [];
   let bytes = 0;

@@ -70,28 +70,34 @@ test('a file that another program holds is waited for while others are answered,
   assert.equal((await send(server.base, 'GET', '/api/materials')).body.length, 2);
 });
 
-test('a tick that arrives while the file is held by then is waited for', async (t) => {
+test('a tick or a record that arrives while the file is held by then is waited for', async (t) => {
   const { server, database } = await served(t);
   const planId = (await send(server.base, 'POST', '/api/plans/import', file)).body.id;
   const run = (await send(server.base, 'POST', '/api/runs', { id: crypto.randomUUID(), planId })).body;
   const other = new Database(database);
   t.after(() => other.close());
-  const tick = request(`${server.base}/api/runs/${run.id}/events`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', origin: server.base, expect: '100-continue' },
-  });
-  const answer = once(tick, 'response');
-  tick.flushHeaders();
-  await once(tick, 'continue');
-  // By now the server has seen that nobody holds it.
-  await fetch(`${server.base}/plans`);
-  other.exec('BEGIN IMMEDIATE');
-  tick.end(JSON.stringify({ eventId: crypto.randomUUID(), event: nextEvent(run) }));
-  await fetch(`${server.base}/plans`);
-  await fetch(`${server.base}/plans`);
-  other.exec('ROLLBACK');
-  const [{ statusCode }] = await answer;
-  assert.equal(statusCode, 201);
+  const look = async () => (await fetch(`${server.base}/plans`)).arrayBuffer();
+  for (const [path, body] of [
+    [`/api/runs/${run.id}/events`, { eventId: crypto.randomUUID(), event: nextEvent(run) }],
+    ['/api/materials', named('Sent slowly')],
+  ] as const) {
+    const sent = request(server.base + path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: server.base, expect: '100-continue' },
+    });
+    const answer = once(sent, 'response');
+    sent.flushHeaders();
+    await once(sent, 'continue');
+    // By now the server has seen that nobody holds it.
+    await look();
+    other.exec('BEGIN IMMEDIATE');
+    sent.end(JSON.stringify(body));
+    await look();
+    await look();
+    other.exec('ROLLBACK');
+    const [{ statusCode }] = await answer;
+    assert.equal(statusCode, 201, path);
+  }
 });
 
 test('a copy taken in the middle of a stream of writes holds every write that was answered before it began', async (t) => {

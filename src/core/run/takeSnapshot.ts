@@ -13,7 +13,7 @@ import { type Snapshot, slimRules, slimSheet } from './snapshot';
 export type SnapshotFault =
   | { code: 'plan-has-stops'; findings: Finding[] }
   | { code: 'no-mold' }
-  /** @property mostPieces so many fit into `most` rounds */
+  /** `mostPieces` fit into `most` rounds. */
   | { code: 'too-many-rounds'; rounds: number; most: number; mostPieces: number };
 
 /** What a run of a plan file rests on: its sheet, the house rules, its tasks with their times and everything that was found. */

@@ -5,7 +5,6 @@ import { readJson } from '../../../../server/readJson';
 import { runJson } from '../../../../server/runJson';
 import { recordEvent } from '../../../../server/runs';
 import { deviceOf } from '../../../../server/sharing';
-import { whenFree } from '../../../../server/whenFree';
 import { workshop } from '../../../../server/workshop';
 
 const recordSchema = z.strictObject({
@@ -18,8 +17,6 @@ const recordSchema = z.strictObject({
 
 export const POST = endpoint(async (context) => {
   const { eventId, event, ...sent } = await readJson(context.request, recordSchema);
-  // A thread that starts a run may have begun to write while this was read.
-  await whenFree(workshop().db);
   const device = deviceOf(context.request);
   const about = device ? { ...sent, source: { ...sent.source, deviceId: device.id } } : sent;
   const run = recordEvent(workshop(), param(context, 'id'), eventId, event, about);
