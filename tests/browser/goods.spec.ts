@@ -83,7 +83,12 @@ test('good pieces are packed, go to a market box, are sold there, and what was w
   await expect(page.getByRole('row', { name: /^Bare pair/ })).toContainText(
     '1 in the workshop and 2 at Market box',
   );
+  // The label and the cost come with the page: nothing moves under the pointer once it is there.
+  await page.route(/\/api\/(labels|pack-cost)$/, (route) => route.abort());
   await page.goto(`/products/${item.id}`);
+  await expect(page.getByRole('img', { name: /^Label of Bare pair/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What a pack costs' })).toContainText('Together');
+  await expect(page.getByRole('alert')).toBeHidden();
   await page.getByRole('button', { name: 'Delete this product' }).click();
   await page.getByRole('button', { name: 'Yes, delete it' }).click();
   await expect(page.getByRole('alert')).toContainText('Some of it was packed already');

@@ -25,13 +25,15 @@ interface Props {
   runs: readonly RunChoice[];
   /** Those that were chosen. */
   runIds: readonly string[];
+  /** The label as the page came. */
+  first: WholeLabel | null;
   onRuns(runIds: string[]): void;
 }
 
 /** The label as it would be printed, what is missing on it, and its prints. */
-export function LabelPanel({ product, isSaved, runs, runIds, onRuns }: Props) {
+export function LabelPanel({ product, isSaved, runs, runIds, first, onRuns }: Props) {
   const { locale } = useShowing();
-  const { answer: label, problem } = useAsked<WholeLabel>('/api/labels', { product, runs: runIds });
+  const { answer: label, problem } = useAsked('/api/labels', { product, runs: runIds }, first);
   const choose = (planId: string, id: string) =>
     onRuns([
       ...runIds.filter((each) => runs.find((run) => run.id === each)?.planId !== planId),

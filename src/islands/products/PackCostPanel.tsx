@@ -16,16 +16,19 @@ const BY: Record<PackLine['by'], string> = {
 interface Props {
   product: Product;
   runIds: readonly string[];
+  /** The cost as the page came. */
+  first: PackCost | null;
   currency: string;
 }
 
 /** What one pack costs, and what it sells for by the house's rules. */
-export function PackCostPanel({ product: { parts, packaging, ...rest }, runIds, currency }: Props) {
+export function PackCostPanel({ product: { parts, packaging, ...rest }, runIds, first, currency }: Props) {
   const { locale } = useShowing();
-  const { answer: cost, problem } = useAsked<PackCost>('/api/pack-cost', {
-    product: { ...rest, parts, packaging },
-    runs: runIds,
-  });
+  const { answer: cost, problem } = useAsked(
+    '/api/pack-cost',
+    { product: { ...rest, parts, packaging }, runs: runIds },
+    first,
+  );
   const missing = (cost?.lines ?? []).flatMap((line) =>
     certainMinor(line.cost) === null ? [line.name] : [],
   );

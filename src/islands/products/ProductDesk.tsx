@@ -1,5 +1,7 @@
 import { useState } from 'react';
+import type { PackCost } from '../../core/cost/pack';
 import type { Goods } from '../../core/goods/goodsView';
+import type { WholeLabel } from '../../core/label/labelFaults';
 import { isBarcode } from '../../core/product/barcode';
 import type { Product } from '../../core/product/product';
 import { DeleteRecord } from '../shared/DeleteRecord';
@@ -21,13 +23,15 @@ interface Props {
   runs: RunChoice[];
   /** Runs whose label is asked for. */
   chosen: string[];
+  /** What came with the page; null where it couldn't be worked out. */
+  first: { label: WholeLabel | null; cost: PackCost | null };
   goods: Goods;
   /** ISO 4217. */
   currency: string;
 }
 
 /** A product with its label beside it, saved a moment after each change. */
-function ProductDesk({ start, plans, packaging, runs, chosen, goods, currency }: Props) {
+function ProductDesk({ start, plans, packaging, runs, chosen, first, goods, currency }: Props) {
   const desk = useDesk(start, '/api/products', faultOf);
   const { item: product, saved: shown, change } = desk;
   const [runIds, setRunIds] = useState(chosen);
@@ -62,6 +66,7 @@ function ProductDesk({ start, plans, packaging, runs, chosen, goods, currency }:
             product={shown}
             isSaved={desk.state === 'saved' && desk.fault === null}
             {...{ runs, runIds }}
+            first={first.label}
             onRuns={setRunIds}
           />
           <GoodsPanel
@@ -70,7 +75,7 @@ function ProductDesk({ start, plans, packaging, runs, chosen, goods, currency }:
             currency={currency}
             isSaved={desk.state === 'saved' && desk.fault === null}
           />
-          <PackCostPanel product={shown} runIds={runIds} currency={currency} />
+          <PackCostPanel product={shown} runIds={runIds} first={first.cost} currency={currency} />
           <DeleteRecord id={product.id} what="product" path="products" />
         </div>
       </div>

@@ -12,17 +12,24 @@ interface Props {
 /** Takes a record away after a second thought. */
 export function DeleteRecord({ id, what, path }: Props) {
   const [sure, setSure] = useState(false);
+  const [isGoing, setGoing] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const address = encodeURIComponent(id);
   async function remove() {
+    setGoing(true);
     const answer = await callApi('DELETE', `/api/${path}/${address}`);
-    if (answer.success) location.assign(`/${path}?gone=${address}`);
-    else setProblem(answer.error.detail);
+    if (answer.success) {
+      location.assign(`/${path}?gone=${address}`);
+      return;
+    }
+    setProblem(answer.error.detail);
+    setGoing(false);
   }
   return (
     <div>
       <button
         type="button"
+        disabled={isGoing}
         className={`btn min-h-11 ${sure ? 'btn-error' : 'btn-ghost text-error'}`}
         onClick={() => (sure ? void remove() : setSure(true))}
         onBlur={() => setSure(false)}
