@@ -24,19 +24,19 @@ const KEPT = new WeakMap<Database.Database, () => Pages>();
 
 /**
  * Answers a page as it was rendered a moment ago where nothing was written since: many screens that ask at one time need
- * one rendering. It is answered when it is whole.
+ * one rendering. Any page is answered when it is whole: one that fails half way would never end.
  *
  * @throws what `render` throws, or Problem when the workshop can't be read
  */
 export async function pageOnce(request: Request, render: () => Promise<Response>): Promise<Response> {
   const url = new URL(request.url);
-  if (request.method !== 'GET' || !OF_RECORDS.test(url.pathname)) return render();
+  if (request.method !== 'GET' || !OF_RECORDS.test(url.pathname)) return whole(await render());
   const pages = pagesOf(workshop().db);
   const key = [url.href, ...DRAWN_BY.map((name) => request.headers.get(name))].join('\n');
   const before = pages.get(key);
   if (before && Math.abs(Date.now() - before.askedMs) < KEPT_MS) {
     const page = await before.page.catch(() => null);
-    return page ? answered(page) : render();
+    return page ? answered(page) : whole(await render());
   }
   const rendered = render();
   const asked = { askedMs: Date.now(), page: rendered.then(wholePage) };
@@ -46,6 +46,11 @@ export async function pageOnce(request: Request, render: () => Promise<Response>
   if (pages.size > MOST_PAGES && oldest !== undefined) pages.delete(oldest);
   const page = await asked.page;
   return page ? answered(page) : rendered;
+}
+
+async function whole(response: Response): Promise<Response> {
+  if (!response.headers.get('content-type')?.startsWith('text/html')) return response;
+  return new Response(await response.arrayBuffer(), response);
 }
 
 async function wholePage(response: Response): Promise<Page | null> {
