@@ -17,10 +17,6 @@ export interface RecordReader<Item> {
   /** The shape that is written today. */
   shape: number;
   read(id: string, text: string, shape: number): Result<Item, BrokenRecord>;
-  /** Whether this text is kept as it was read. */
-  has(id: string, text: string, shape: number): boolean;
-  /** Keeps what was read of a text elsewhere. */
-  keep(id: string, text: string, shape: number, item: Item): void;
 }
 
 /** A page of a list, and how many there are in all. */
@@ -65,40 +61,15 @@ const MOST_CACHED = 20_000;
 /** Characters from which on a text is long. */
 const LONG = 1000;
 
-/**
- * @param upcasters the first brings a record of shape 1 to shape 2, and so on
- * @param mostCharacters that are kept as they were read, of all records together: for long ones that no list reads whole
- */
-export function recordReader<Item>(
+/** @param upcasters the first brings a record of shape 1 to shape 2, and so on */
+export function uncachedReader<Item>(
   schema: z.ZodType<Item>,
   upcasters: readonly Upcaster[] = [],
-  mostCharacters = Number.POSITIVE_INFINITY,
 ): RecordReader<Item> {
-  const cache = new Map<string, { text: string; item: Item }>();
-  let characters = 0;
   const newest = upcasters.length + 1;
-  // A long text is found by its id and compared: to look it up by itself would be to read all of it.
-  const keyOf = (id: string, text: string, shape: number) =>
-    text.length < LONG ? `${shape} ${text}` : `${id} ${shape} ${text.length}`;
-  const keptOf = (id: string, text: string, shape: number) => {
-    const known = cache.get(keyOf(id, text, shape));
-    return known?.text === text ? known : undefined;
-  };
-  function keep(id: string, text: string, shape: number, item: Item): void {
-    characters += text.length;
-    if (cache.size >= MOST_CACHED || characters > mostCharacters) {
-      cache.clear();
-      characters = text.length;
-    }
-    cache.set(keyOf(id, text, shape), { text, item });
-  }
   return {
     shape: newest,
-    has: (id, text, shape) => keptOf(id, text, shape) !== undefined,
-    keep,
     read(id, text, shape) {
-      const known = keptOf(id, text, shape);
-      if (known) return ok(known.item);
       if (shape > newest)
         return fail({ id, text, reason: `it was written by a newer version, in shape ${shape}` });
       let record: unknown;
@@ -110,16 +81,38 @@ export function recordReader<Item>(
         return fail({ id, text, reason: 'it is not whole' });
       }
       const read = schema.safeParse(record, { reportInput: true });
-      if (!read.success) {
-        const [issue] = read.error.issues;
-        return fail({
-          id,
-          text,
-          reason: issue ? `${issue.path.map(String).join('.')} ${explainIssue(issue)}` : 'it does not fit',
-        });
-      }
-      keep(id, text, shape, read.data);
-      return ok(read.data);
+      if (read.success) return ok(read.data);
+      const [issue] = read.error.issues;
+      return fail({
+        id,
+        text,
+        reason: issue ? `${issue.path.map(String).join('.')} ${explainIssue(issue)}` : 'it does not fit',
+      });
+    },
+  };
+}
+
+/** The same, of which each text is judged once for as long as it is kept. */
+export function recordReader<Item>(
+  schema: z.ZodType<Item>,
+  upcasters: readonly Upcaster[] = [],
+): RecordReader<Item> {
+  const cache = new Map<string, { text: string; item: Item }>();
+  const uncached = uncachedReader(schema, upcasters);
+  // A long text is found by its id and compared: to look it up by itself would be to read all of it.
+  const keyOf = (id: string, text: string, shape: number) =>
+    text.length < LONG ? `${shape} ${text}` : `${id} ${shape} ${text.length}`;
+  return {
+    shape: uncached.shape,
+    read(id, text, shape) {
+      const key = keyOf(id, text, shape);
+      const known = cache.get(key);
+      if (known?.text === text) return ok(known.item);
+      const read = uncached.read(id, text, shape);
+      if (!read.success) return read;
+      if (cache.size >= MOST_CACHED) cache.clear();
+      cache.set(key, { text, item: read.data });
+      return read;
     },
   };
 }

@@ -1,65 +1,16 @@
 import type Database from 'better-sqlite3';
-import { findingSchema } from '../core/checks/findingSchema';
 import type { HouseRules } from '../core/houseRules/houseRules';
-import type { Sheet } from '../core/plan/sheet';
-import { fail, ok, type Result } from '../core/result';
-import {
-  eventSourceSchema,
-  type RecordedEvent,
-  type Run,
-  type RunEvent,
-  runEventSchema,
-} from '../core/run/run';
-import { snapshotSchema } from '../core/run/snapshot';
-import { z } from '../core/zod';
+import { fail, type Result } from '../core/result';
+import type { RecordedEvent, Run, RunEvent } from '../core/run/run';
 import { keptByKey } from './keptUntilWritten';
 import { isShown } from './putAway';
-import {
-  type BrokenRecord,
-  broken,
-  itemOf,
-  type Page,
-  type RecordReader,
-  readable,
-  recordReader,
-} from './readRecord';
+import { type BrokenRecord, broken, itemOf, type Page, readable } from './readRecord';
+import { EVENT_SHAPE, EVENTS, type EventRow, eventReader, type RunRow, runReader } from './runReader';
 import { snapshotText } from './snapshotText';
-import { snapshotWithFields } from './upcasters/finding';
-import { derivedEvent, derivedSnapshot } from './upcasters/run';
-import { snapshotWithJugIds } from './upcasters/snapshotJugs';
-
-interface RunRow {
-  id: string;
-  plan_id: string;
-  plan_version: number;
-  started_at: string;
-  code: string | null;
-  plan_name: string;
-  shape: number;
-  snapshot: string;
-}
-
-interface EventRow {
-  at: string;
-  occurred_at: string | null;
-  source: string;
-  shape: number;
-  event: string;
-}
 
 export type RunEnding = 'finished' | 'abandoned';
 
-/** A finding that can't be read costs itself only: the run is what its other parts say. */
-const keptSnapshotSchema = snapshotSchema.extend({
-  findings: z.array(z.unknown()).transform((findings) =>
-    findings.flatMap((finding) => {
-      const read = findingSchema.safeParse(finding);
-      return read.success ? [read.data] : [];
-    }),
-  ),
-});
-
-const COLUMNS = 'id, plan_id, plan_version, started_at, code, plan_name, shape, snapshot';
+const COLUMNS = 'id, plan_id, plan_version, started_at, code, shape, octet_length(snapshot) AS bytes';
 
 function statementsOf(db: Database.Database) {
   return {
@@ -86,9 +37,6 @@ function statementsOf(db: Database.Database) {
     finishedOfPlan: db.prepare<[string, number], { id: string; code: string | null; ended_at: string }>(
       "SELECT id, code, ended_at FROM runs WHERE plan_id = ? AND ended = 'finished' ORDER BY ended_at DESC, id LIMIT ?",
     ),
-    long: db.prepare<[string, number], RunRow>(
-      `SELECT ${COLUMNS} FROM runs WHERE id = ? AND octet_length(snapshot) > ?`,
-    ),
     longOnRack: db.prepare<[number], { id: string }>(
       'SELECT id FROM runs WHERE on_rack = 1 AND octet_length(snapshot) > ?',
     ),
@@ -99,8 +47,11 @@ function statementsOf(db: Database.Database) {
     ),
     ofCode: db.prepare<[string], { id: string }>('SELECT id FROM runs WHERE code = ?'),
     ending: db.prepare<[string], { ended: RunEnding | null }>('SELECT ended FROM runs WHERE id = ?'),
-    events: db.prepare<[string], EventRow>(
-      'SELECT at, occurred_at, source, shape, event FROM run_events WHERE run_id = ? ORDER BY place',
+    snapshot: db.prepare<[string], string>('SELECT snapshot FROM runs WHERE id = ?').pluck(),
+    schemaVersion: db.prepare<[], number>('PRAGMA schema_version').pluck(),
+    events: db.prepare<[string, number], EventRow>(
+      `SELECT place, at, occurred_at, source, shape, event FROM run_events
+       WHERE run_id = ? AND place >= ? ORDER BY place`,
     ),
     event: db.prepare<[string, string], Pick<EventRow, 'shape' | 'event'>>(
       'SELECT shape, event FROM run_events WHERE run_id = ? AND event_id = ?',
@@ -120,101 +71,15 @@ function statementsOf(db: Database.Database) {
   };
 }
 
-/** So many runs are the same object for as long as nothing happens to them: what is worked out of one is kept with it. */
-const MOST_KEPT = 200;
-/** Some eight hundred ordinary runs, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
-const MOST_SNAPSHOT_CHARACTERS = 40_000_000;
-
-/**
- * Reads runs, brought up from whatever shape they were kept in.
- *
- * @param rulesNow what a run from before snapshots is shown by
- */
-function runReader(events: (runId: string) => EventRow[], rulesNow: () => HouseRules) {
-  const lastRead = new Map<string, { run: Run; rows: readonly EventRow[] }>();
-  let snapshots: { by: HouseRules; reader: RecordReader<Run['snapshot']> } | null = null;
-  const snapshotReader = () => {
-    const by = rulesNow();
-    if (snapshots?.by !== by)
-      snapshots = {
-        by,
-        reader: recordReader(
-          keptSnapshotSchema,
-          [(record) => derivedSnapshot(record, by), snapshotWithFields, snapshotWithJugIds],
-          MOST_SNAPSHOT_CHARACTERS,
-        ),
-      };
-    return snapshots.reader;
-  };
-  const runOf = (row: RunRow): Result<Run, BrokenRecord> => {
-    const snapshot = snapshotReader().read(row.id, row.snapshot, row.shape);
-    if (!snapshot.success) return snapshot;
-    return withEvents({
-      id: row.id,
-      planId: row.plan_id,
-      planVersion: row.plan_version,
-      startedAt: row.started_at,
-      code: row.code,
-      snapshot: snapshot.data,
-    });
-  };
-  const withEvents = (begun: Omit<Run, 'events'>): Result<Run, BrokenRecord> => {
-    const { id, snapshot } = begun;
-    const rows = events(id);
-    const last = lastRead.get(id);
-    const before = last?.run.snapshot === snapshot ? last : null;
-    const known = before ? countSame(before.rows, rows) : 0;
-    if (before && known === before.rows.length && known === rows.length) return ok(before.run);
-    const older = eventReader(snapshot.sheet);
-    // An event that was read before is the same object: what was told by it holds on.
-    const recorded = before?.run.events.slice(0, known) ?? [];
-    for (const each of rows.slice(known)) {
-      const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(id, each.event, each.shape);
-      if (!event.success) return event;
-      const source = eventSourceSchema.catch({}).parse(JSON.parse(each.source));
-      recorded.push({
-        occurredAt: each.occurred_at ?? each.at,
-        recordedAt: each.at,
-        source,
-        event: event.data,
-      });
-    }
-    const run: Run = { ...begun, events: recorded };
-    if (lastRead.size >= MOST_KEPT) lastRead.clear();
-    lastRead.set(id, { run, rows });
-    return ok(run);
-  };
-  return {
-    shape: () => snapshotReader().shape,
-    read: runOf,
-    withEvents,
-    readSnapshot: (id: string, text: string, shape: number) => snapshotReader().read(id, text, shape),
-    isRead: ({ id, snapshot, shape }: RunRow) => snapshotReader().has(id, snapshot, shape),
-    keep: ({ id, snapshot, shape }: RunRow, read: Run['snapshot']) =>
-      snapshotReader().keep(id, snapshot, shape, read),
-  };
-}
-
-/** How many rows two lists begin with alike. */
-function countSame(one: readonly EventRow[], other: readonly EventRow[]): number {
-  const place = one.findIndex((row, at) => !isSameRow(row, other[at]));
-  return place < 0 ? one.length : place;
-}
-
-function isSameRow(row: EventRow, other: EventRow | undefined): boolean {
-  return (
-    row.event === other?.event &&
-    row.at === other.at &&
-    row.occurred_at === other.occurred_at &&
-    row.source === other.source &&
-    row.shape === other.shape
-  );
-}
-
 /** @param rulesNow what a run from before snapshots is shown by */
 export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
   const sql = statementsOf(db);
-  const runs = runReader((runId) => sql.events.all(runId), rulesNow);
+  const runs = runReader({
+    snapshotText: (id) => sql.snapshot.get(id),
+    events: (runId, from) => sql.events.all(runId, from),
+    schemaVersion: () => sql.schemaVersion.get() ?? 0,
+    rulesNow,
+  });
   const page = (rows: RunRow[], total: number): Page<Run> => {
     const reads = rows.map(runs.read);
     return { items: readable(reads), broken: broken(reads), total };
@@ -286,12 +151,12 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     /** The shapes that are written today. */
     shapes: () => ({ snapshot: runs.shape(), event: EVENT_SHAPE }),
     /** The snapshot of a run from its text. */
-    readSnapshot: runs.readSnapshot,
+    readSnapshot: runs.judgeSnapshot,
     /** An event of a run from its text. */
     readEvent(runId: string, text: string, shape: number): Result<RunEvent, BrokenRecord> {
       if (shape >= EVENT_SHAPE) return EVENTS.read(runId, text, shape);
       const row = sql.one.get(runId);
-      const snapshot = row && runs.readSnapshot(row.id, row.snapshot, row.shape);
+      const snapshot = row && runs.readSnapshot(row);
       if (!snapshot?.success) return fail({ id: runId, text, reason: 'its run can’t be read' });
       return eventReader(snapshot.data.sheet).read(runId, text, shape);
     },
@@ -338,8 +203,8 @@ function longRuns(sql: ReturnType<typeof statementsOf>, runs: ReturnType<typeof 
   return {
     /** Whether to read a run now would take long. */
     isLongUnread(id: string): boolean {
-      const row = sql.long.get(id, LONG_BYTES);
-      return row !== undefined && !runs.isRead(row);
+      const row = sql.one.get(id);
+      return row !== undefined && row.bytes > LONG_BYTES && !runs.isRead(row);
     },
     /** Keeps the snapshot of a run that was read elsewhere. */
     keepRead(id: string, snapshot: Run['snapshot']): void {
@@ -349,13 +214,4 @@ function longRuns(sql: ReturnType<typeof statementsOf>, runs: ReturnType<typeof 
     /** Ids of runs on the rack that take long to be read. */
     longOnRack: (): string[] => sql.longOnRack.all(LONG_BYTES).map(({ id }) => id),
   };
-}
-
-const EVENT_SHAPE = 2;
-
-/** Events of today's shape ask nothing of their run, so one that was read is known for all. */
-const EVENTS = recordReader(runEventSchema, [(record) => record]);
-
-function eventReader(sheet: Sheet) {
-  return recordReader(runEventSchema, [(record) => derivedEvent(record, sheet)]);
 }

@@ -1,14 +1,18 @@
+import type { Sheet } from '../core/plan/sheet';
 import type { Snapshot } from '../core/run/snapshot';
 
 /** What a run rests on as JSON, in parts that are each read or written within some milliseconds. */
 export interface SnapshotParts {
-  /** An object without its tasks. */
+  /** An object without its tasks and without the pours of its sheet. */
   rest: string;
   /** A list each. */
+  pours: string[];
   tasks: string[];
 }
 
-const TASKS_AT_ONCE = 1000;
+/** Of sixty doses each. */
+const POURS_AT_ONCE = 4;
+const TASKS_AT_ONCE = 500;
 const texts = new WeakMap<Snapshot, string>();
 
 /** What a run rests on, as JSON. It is the most of a run and stays as it is, so that its text is written once. */
@@ -18,8 +22,16 @@ export function snapshotText(snapshot: Snapshot): string {
   return text;
 }
 
-export function partsOfSnapshot({ tasks, ...rest }: Snapshot): SnapshotParts {
-  return { rest: JSON.stringify(rest), tasks: slices(tasks).map((some) => JSON.stringify(some)) };
+export function partsOfSnapshot(snapshot: Snapshot): SnapshotParts {
+  return {
+    rest: restText(snapshot),
+    pours: slices(snapshot.sheet.pours, POURS_AT_ONCE).map((some) => JSON.stringify(some)),
+    tasks: slices(snapshot.tasks, TASKS_AT_ONCE).map((some) => JSON.stringify(some)),
+  };
+}
+
+function restText({ sheet: { pours: _pours, ...sheet }, tasks: _tasks, ...rest }: Snapshot): string {
+  return JSON.stringify({ ...rest, sheet });
 }
 
 /**
@@ -29,12 +41,20 @@ export function partsOfSnapshot({ tasks, ...rest }: Snapshot): SnapshotParts {
  */
 export async function snapshotTextInTurns(snapshot: Snapshot, turn: () => Promise<void>): Promise<string> {
   if (texts.has(snapshot)) return snapshotText(snapshot);
-  const { tasks, ...rest } = snapshot;
-  const parts: SnapshotParts = { rest: JSON.stringify(rest), tasks: [] };
-  for (const some of slices(tasks)) {
-    if (parts.tasks.length > 0) await turn();
-    parts.tasks.push(JSON.stringify(some));
-  }
+  const written = async (lists: readonly unknown[][]): Promise<string[]> => {
+    const all: string[] = [];
+    for (const some of lists) {
+      await turn();
+      all.push(JSON.stringify(some));
+    }
+    return all;
+  };
+  const parts: SnapshotParts = {
+    rest: restText(snapshot),
+    pours: await written(slices(snapshot.sheet.pours, POURS_AT_ONCE)),
+    tasks: await written(slices(snapshot.tasks, TASKS_AT_ONCE)),
+  };
+  await turn();
   const text = textOf(parts);
   texts.set(snapshot, text);
   return text;
@@ -46,7 +66,13 @@ export async function snapshotTextInTurns(snapshot: Snapshot, turn: () => Promis
  * @param turn waited for between two parts
  */
 export async function snapshotOfParts(parts: SnapshotParts, turn: () => Promise<void>): Promise<Snapshot> {
-  const snapshot: Snapshot = { ...(JSON.parse(parts.rest) as Omit<Snapshot, 'tasks'>), tasks: [] };
+  const snapshot = JSON.parse(parts.rest) as Snapshot;
+  snapshot.sheet.pours = [];
+  snapshot.tasks = [];
+  for (const list of parts.pours) {
+    await turn();
+    snapshot.sheet.pours.push(...(JSON.parse(list) as Sheet['pours']));
+  }
   for (const list of parts.tasks) {
     await turn();
     snapshot.tasks.push(...(JSON.parse(list) as Snapshot['tasks']));
@@ -56,13 +82,17 @@ export async function snapshotOfParts(parts: SnapshotParts, turn: () => Promise<
   return snapshot;
 }
 
-function textOf({ rest, tasks }: SnapshotParts): string {
-  return `${rest.slice(0, -1)},"tasks":[${tasks.map((list) => list.slice(1, -1)).join(',')}]}`;
+function textOf({ rest, pours, tasks }: SnapshotParts): string {
+  // The sheet is written last, so that its object ends where the rest does.
+  return `${rest.slice(0, -2)},"pours":${joined(pours)}},"tasks":${joined(tasks)}}`;
 }
 
-function slices(tasks: Snapshot['tasks']): Snapshot['tasks'][] {
-  const all: Snapshot['tasks'][] = [];
-  for (let from = 0; from < tasks.length; from += TASKS_AT_ONCE)
-    all.push(tasks.slice(from, from + TASKS_AT_ONCE));
-  return all;
+function joined(lists: readonly string[]): string {
+  return `[${lists.map((list) => list.slice(1, -1)).join(',')}]`;
+}
+
+function slices<Item>(all: readonly Item[], atOnce: number): Item[][] {
+  return Array.from({ length: Math.ceil(all.length / atOnce) }, (_, n) =>
+    all.slice(n * atOnce, (n + 1) * atOnce),
+  );
 }

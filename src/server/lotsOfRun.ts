@@ -1,14 +1,14 @@
 import type { Run } from '../core/run/run';
-import { stillNeeded, usedMaterials } from '../core/run/usedMaterials';
+import { needOf } from '../core/stock/need';
 import type { RunStock } from '../core/stock/runStock';
 import type { Workshop } from './openWorkshop';
 
-/** The lots of what a run weighs and sets in, as they stand now, and what it took from them. */
+/** The lots of what the sheet of a run weighs and sets in, as they stand now, and what it took from them. */
 export function lotsOfRun({ lots }: Workshop, run: Run): RunStock {
-  const ids = new Set([...stillNeeded(run), ...usedMaterials(run)].map(({ materialId }) => materialId));
+  const ids = needOf(run.snapshot.sheet).map(({ materialId }) => materialId);
   return {
     lots: new Map(
-      [...ids].flatMap((id) => {
+      ids.flatMap((id) => {
         const ofMaterial = lots.stockOf(id);
         return ofMaterial.length > 0 ? [[id, ofMaterial] as const] : [];
       }),

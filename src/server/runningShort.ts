@@ -3,6 +3,7 @@ import { stillNeeded } from '../core/run/usedMaterials';
 import { buyList } from '../core/stock/fromShelf';
 import { type Need, needOf } from '../core/stock/need';
 import { freeOf } from '../core/stock/stock';
+import { inTurnsWhenLong } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import type { PlanView } from './views';
 
@@ -18,21 +19,25 @@ export interface RunningShort {
 }
 
 /** What runs short for the runs on the bench, for one making of each plan, or by its own low line. */
-export function runningShort(
+export async function runningShort(
   { materials, lots, runs }: Workshop,
   views: readonly PlanView[],
-): RunningShort[] {
+): Promise<RunningShort[]> {
+  const turn = inTurnsWhenLong();
   const stock = lots.stock();
   const short = new Map<string, RunningShort['shortFor']>();
-  const look = (needs: Need[], name: string, href: string) => {
+  const look = (needs: readonly Need[], name: string, href: string) => {
     for (const { materialId, buy } of buyList(needs, stock)) {
       // What was never bought is not counted by the book.
       if (!(buy > 1e-6) || !stock.has(materialId)) continue;
       short.set(materialId, [...(short.get(materialId) ?? []), { name, href, short: buy }]);
     }
   };
-  for (const run of runs.open().items)
+  for (const run of runs.open().items) {
+    await turn();
     look(stillNeeded(run), `${run.snapshot.sheet.planName}, on the bench`, `/bench/${run.id}`);
+  }
+  await turn();
   for (const { stored, sheet } of views)
     if (sheet) look(needOf(sheet), stored.plan.name, `/plans/${stored.id}`);
 

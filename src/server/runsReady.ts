@@ -1,5 +1,4 @@
-import { progress } from '../core/run/progress';
-import { lookUpTasks } from '../core/run/taskStates';
+import { progress, tellInTurns } from '../core/run/progress';
 import { snapshotOfParts } from '../db/snapshotText';
 import { orNull } from './broken';
 import { compute } from './compute/threads';
@@ -32,12 +31,11 @@ async function ready(workshop: Workshop, id: string, folder: string): Promise<vo
   if (!parts) return;
   const turn = inTurns();
   const snapshot = await snapshotOfParts(parts, turn);
-  await turn();
-  lookUpTasks(snapshot.tasks);
-  await turn();
   workshop.runs.keepRead(id, snapshot);
   await turn();
   const run = orNull(() => workshop.runs.find(id));
+  if (!run) return;
+  await tellInTurns(run, turn);
   await turn();
-  if (run) progress(run);
+  progress(run);
 }

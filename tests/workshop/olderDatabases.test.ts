@@ -132,6 +132,7 @@ test('a record that is damaged costs itself only, and says what is wrong with it
   const materials = workshop.materials.all().length;
   workshop.db.exec(`
     UPDATE materials SET record = json_set(record, '$.densityGPerMl', 'heavy') WHERE id = 'grit';
+    DROP TRIGGER run_snapshots_stay;
     UPDATE runs SET snapshot = json_set(snapshot, '$.sheet.pours', json('[]')) WHERE ended = 'finished';
     INSERT INTO plans VALUES ('odd', 1, 1, '2026-01-01');
     INSERT INTO plan_versions (plan_id, version, record, changed_at) VALUES ('odd', 1, '{"name":"Odd"}', '2026-01-01');

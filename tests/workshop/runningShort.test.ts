@@ -26,7 +26,7 @@ function lot(workshop: Workshop, materialId: string, amount: number) {
   });
 }
 const short = async (workshop: Workshop) =>
-  runningShort(workshop, await planViews(workshop, workshop.plans.all()));
+  await runningShort(workshop, await planViews(workshop, workshop.plans.all()));
 
 test('what was never bought is not counted; below its line is low; less than a plan takes is short for it', async () => {
   const { workshop } = workshopWith(file);

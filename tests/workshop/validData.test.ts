@@ -47,7 +47,7 @@ test('a material may have any id, with lots and in a plan', async () => {
     };
     const context = viewContext(workshop);
     assert.equal((await planView(workshop, stored, context)).fault, null, id);
-    assert.deepEqual(runningShort(workshop, [await planView(workshop, stored, context)]), []);
+    assert.deepEqual(await runningShort(workshop, [await planView(workshop, stored, context)]), []);
     importShelf(workshop, { materials: [], lots: [{ item: lot, revision: null }] });
     const view = await planView(workshop, stored);
     assert.ok(view.sheet, id);

@@ -4,7 +4,7 @@ import { type Afterwards, afterwardsOf } from './afterwards';
 import type { RecordedEvent, RunSoFar } from './run';
 import { type Ended, type JugReading, type RoomRead, type Said, saidBy, type Touch } from './said';
 import type { Snapshot } from './snapshot';
-import { type Standing, type TaskState, taskStates } from './taskStates';
+import { type Standing, type TaskState, taskStates, taskStatesInTurns } from './taskStates';
 
 /** Where a run stands. */
 export interface Progress extends Afterwards {
@@ -58,6 +58,18 @@ export function progress(run: RunSoFar): Progress {
   const so = progressOf(standing.tasks, said, afterwardsOf(events));
   known.set(run, so);
   return so;
+}
+
+/**
+ * Tells a run of which nothing was told yet, a part of its tasks at a time: `progress` then goes on from there.
+ *
+ * @param turn waited for between two parts
+ */
+export async function tellInTurns({ snapshot, events }: RunSoFar, turn: () => Promise<void>): Promise<void> {
+  if (toldLast.has(snapshot)) return;
+  const said = saidBy(snapshot, events);
+  const standing = await taskStatesInTurns(snapshot.tasks, said, turn);
+  toldLast.set(snapshot, { events, said, standing });
 }
 
 function beginsWith(events: readonly RecordedEvent[], start: readonly RecordedEvent[]): boolean {

@@ -52,16 +52,42 @@ export function taskStates(
   before: Standing | null,
 ): Standing {
   if (before && isSameExtra(before.said.extra, said.extra)) return goneOn(before, said);
-  const plan = said.extra.length === 0 ? lookUpTasks(tasks) : planOf(withExtra(tasks, said.extra));
+  const plan = planAfter(tasks, said);
+  return { said, plan, tasks: plan.all.map(stateTeller(plan, said)) };
+}
+
+/** So many tasks are told within some milliseconds. */
+const TOLD_AT_ONCE = 500;
+
+/**
+ * The same, told a part at a time.
+ *
+ * @param turn waited for between two parts
+ */
+export async function taskStatesInTurns(
+  tasks: readonly ScheduledTask[],
+  said: Pick<Said, 'done' | 'extra'>,
+  turn: () => Promise<void>,
+): Promise<Standing> {
+  const plan = planAfter(tasks, said);
   const stateOf = stateTeller(plan, said);
-  return { said, plan, tasks: plan.all.map(stateOf) };
+  const states: TaskState[] = [];
+  while (states.length < plan.all.length) {
+    await turn();
+    states.push(...plan.all.slice(states.length, states.length + TOLD_AT_ONCE).map(stateOf));
+  }
+  return { said, plan, tasks: states };
+}
+
+function planAfter(tasks: readonly ScheduledTask[], { extra }: Pick<Said, 'extra'>): TaskPlan {
+  return extra.length === 0 ? lookUpTasks(tasks) : planOf(withExtra(tasks, extra));
 }
 
 /** By the tasks of a snapshot, which stay as they are. */
 const PLANS = new WeakMap<readonly ScheduledTask[], TaskPlan>();
 
-/** What tasks are looked up by, made once: of ten thousand this takes as long as to tell where they stand. */
-export function lookUpTasks(tasks: readonly ScheduledTask[]): TaskPlan {
+/** What tasks are looked up by, made once. */
+function lookUpTasks(tasks: readonly ScheduledTask[]): TaskPlan {
   const plan = PLANS.get(tasks) ?? planOf(tasks);
   PLANS.set(tasks, plan);
   return plan;

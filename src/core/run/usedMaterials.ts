@@ -14,11 +14,7 @@ export type Used = Need;
 
 /** What was weighed or set in in a run, each material once, in the order of the work. */
 export function usedMaterials(run: RunSoFar): Used[] {
-  const so = progress(run);
-  const done = so.tasks.filter(({ doneAt }) => doneAt !== null);
-  return summed(
-    done.filter(({ isLeftOut }) => !isLeftOut).flatMap((task) => needsOfTask(run, so, task, task.actualG)),
-  );
+  return summed(run, (task) => (task.doneAt !== null && !task.isLeftOut ? task.actualG : undefined));
 }
 
 /** What one task of a run has taken; nothing while it is open or was left out. */
@@ -27,11 +23,30 @@ export function usedByTask(run: RunSoFar, task: TaskState): Used[] {
   return needsOfTask(run, progress(run), task, task.actualG);
 }
 
-/** What the open tasks of a run will still take. */
-export function stillNeeded(run: RunSoFar): Need[] {
+const stillKnown = new WeakMap<RunSoFar, readonly Need[]>();
+
+/** What the open tasks of a run will still take. Told once for a run. */
+export function stillNeeded(run: RunSoFar): readonly Need[] {
+  const needs =
+    stillKnown.get(run) ?? summed(run, (task) => (task.doneAt === null ? task.targetG : undefined));
+  stillKnown.set(run, needs);
+  return needs;
+}
+
+/** @param massOf of a task, null where it is not weighed; undefined leaves it out */
+function summed(run: RunSoFar, massOf: (task: TaskState) => number | null | undefined): Need[] {
   const so = progress(run);
-  const open = so.tasks.filter(({ doneAt }) => doneAt === null);
-  return summed(open.flatMap((task) => needsOfTask(run, so, task, task.targetG)));
+  const sums = new Map<string, Need>();
+  for (const task of so.tasks) {
+    const massG = massOf(task);
+    if (massG === undefined) continue;
+    for (const need of needsOfTask(run, so, task, massG)) {
+      const known = sums.get(need.materialId);
+      if (known) known.amount += need.amount;
+      else sums.set(need.materialId, need);
+    }
+  }
+  return [...sums.values()];
 }
 
 function needsOfTask(
@@ -80,13 +95,4 @@ export function weighedMaterial(
   task: ScheduledTask,
 ): { id: string; name: string } | null {
   return weighedParts(sheet, task)[0] ?? null;
-}
-
-function summed(needs: readonly Need[]): Need[] {
-  const sums = new Map<string, Need>();
-  for (const need of needs) {
-    const before = sums.get(need.materialId)?.amount ?? 0;
-    sums.set(need.materialId, { ...need, amount: before + need.amount });
-  }
-  return [...sums.values()];
 }

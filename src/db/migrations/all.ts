@@ -25,6 +25,7 @@ import { products } from './0023_products';
 import { purchases } from './0024_purchases';
 import { finishedGoods } from './0025_finished_goods';
 import { paid } from './0026_paid';
+import { frozenRuns } from './0027_frozen_runs';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -54,4 +55,5 @@ export const MIGRATIONS: readonly Migration[] = [
   purchases,
   finishedGoods,
   paid,
+  frozenRuns,
 ];
