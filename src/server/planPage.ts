@@ -1,7 +1,7 @@
 import type { StoredPlan } from '../core/plan/storedPlan';
 import type { Page } from '../db/readRecord';
-import { inTurnsWhenLong } from './inTurns';
 import type { Workshop } from './openWorkshop';
+import { turnWhenLong } from './turn';
 
 /**
  * A page of plans, the last changed first: large ones are read in turns, as a whole page of them holds others for long.
@@ -14,10 +14,9 @@ export async function planPage(
   offset = 0,
   named = '',
 ): Promise<Page<StoredPlan>> {
-  const turn = inTurnsWhenLong();
   for (const id of plans.longOnPage(limit, offset, named)) {
     plans.newest(id);
-    await turn();
+    await turnWhenLong();
   }
   return plans.page(limit, offset, named);
 }

@@ -3,11 +3,11 @@ import type { MadePiece } from '../core/plan/embed';
 import { namedPlans, type Plan } from '../core/plan/plan';
 import { planFileSchema } from '../core/plan/planSchema';
 import type { StoredPlan } from '../core/plan/storedPlan';
-import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
 import { madePieces, planFileOf } from './planFile';
 import { invalidFields, notFound } from './problem';
 import { conflict } from './records';
+import { turn } from './turn';
 
 /** The newest version of a plan, or the one that is asked for. */
 export function findPlan({ plans }: Workshop, id: string, version?: number): StoredPlan {
@@ -29,7 +29,6 @@ const AT_ONCE = 20;
 export async function madeByOthers(workshop: Workshop, planId: string): Promise<MadePiece[]> {
   const pieces = madePieces(workshop);
   const made: MadePiece[] = [];
-  const turn = inTurns();
   for (const [index, { id }] of workshop.plans.all().entries()) {
     if (index % AT_ONCE === 0) await turn();
     if (id !== planId) made.push(...[pieces.of(id) ?? []].flat());

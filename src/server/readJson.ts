@@ -1,6 +1,6 @@
 import type { z } from '../core/zod';
-import { inTurns } from './inTurns';
 import { invalidFields, Problem } from './problem';
+import { turn } from './turn';
 
 /** No plan, record or event comes near it. */
 const USUAL_LARGEST_BYTES = 1_000_000;
@@ -21,7 +21,7 @@ export async function readJson<Schema extends z.ZodType>(
   checkIsJson(request);
   const bytes = await arrived(request, largestBytes);
   const parsed = parseBytes(bytes, schema);
-  if (bytes.byteLength > LARGE_BYTES) await inTurns()();
+  if (bytes.byteLength > LARGE_BYTES) await turn();
   await WAITS.get(request)?.();
   return parsed;
 }

@@ -3,8 +3,8 @@ import { type Review, reviewPlan } from '../core/checks/review';
 import type { PlanFile } from '../core/plan/plan';
 import { compute } from './compute/threads';
 import { problemOf } from './endpoint';
-import { inTurns } from './inTurns';
 import { Problem } from './problem';
+import { turn } from './turn';
 
 /** Reviews by their files, or why there is none. */
 export type KnownReviews = WeakMap<PlanFile, Promise<Review | Problem>>;
@@ -23,7 +23,6 @@ export function reviewAll(files: ReadonlySet<PlanFile>, checks: CheckContext, kn
     if (isSoonDone(file) && performance.now() < until) known.set(file, reviewHere(file, checks));
     else elsewhere.push(file);
   }
-  const turn = inTurns();
   for (let from = 0; from < elsewhere.length; from += AT_ONCE) {
     const some = elsewhere.slice(from, from + AT_ONCE);
     // What is sent to a thread is copied here.

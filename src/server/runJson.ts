@@ -1,10 +1,9 @@
 import type { Run } from '../core/run/run';
 import { snapshotText, snapshotTextInTurns } from '../db/snapshotText';
-import { inTurns } from './inTurns';
+import { turn } from './turn';
 
 /** A run as JSON. To read it and to write it down are holds of their own where it is large: others are answered between. */
 export async function runJson(run: Run): Promise<string> {
-  const turn = inTurns();
   await turn();
   return withSnapshot(run, await snapshotTextInTurns(run.snapshot, turn));
 }

@@ -3,8 +3,8 @@ import { stillNeeded } from '../core/run/usedMaterials';
 import { buyList } from '../core/stock/fromShelf';
 import { type Need, needOf } from '../core/stock/need';
 import { freeOf } from '../core/stock/stock';
-import { inTurnsWhenLong } from './inTurns';
 import type { Workshop } from './openWorkshop';
+import { turnWhenLong } from './turn';
 import type { PlanView } from './views';
 
 /** A material that is low, or short for something ahead. Grams, or pieces of what is counted. */
@@ -23,7 +23,6 @@ export async function runningShort(
   { materials, lots, runs }: Workshop,
   views: readonly PlanView[],
 ): Promise<RunningShort[]> {
-  const turn = inTurnsWhenLong();
   const stock = lots.stock();
   const short = new Map<string, RunningShort['shortFor']>();
   const look = (needs: readonly Need[], name: string, href: string) => {
@@ -34,10 +33,10 @@ export async function runningShort(
     }
   };
   for (const run of runs.open().items) {
-    await turn();
+    await turnWhenLong();
     look(stillNeeded(run), `${run.snapshot.sheet.planName}, on the bench`, `/bench/${run.id}`);
   }
-  await turn();
+  await turnWhenLong();
   for (const { stored, sheet } of views)
     if (sheet) look(needOf(sheet), stored.plan.name, `/plans/${stored.id}`);
 

@@ -2,8 +2,8 @@ import { progress, tellInTurns } from '../core/run/progress';
 import { snapshotOfParts } from '../db/snapshotText';
 import { orNull } from './broken';
 import { compute } from './compute/threads';
-import { inTurns } from './inTurns';
 import type { Workshop } from './openWorkshop';
+import { turn } from './turn';
 
 /** By run. */
 const underWay = new Map<string, Promise<void>>();
@@ -29,7 +29,6 @@ async function ready(workshop: Workshop, id: string, folder: string): Promise<vo
   // Where the threads are too busy it is read as any other.
   const parts = await compute('snapshotParts', { folder, id }).catch(() => null);
   if (!parts) return;
-  const turn = inTurns();
   const snapshot = await snapshotOfParts(parts, turn);
   workshop.runs.keepRead(id, snapshot);
   await turn();

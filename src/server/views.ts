@@ -7,13 +7,13 @@ import type { StoredPlan } from '../core/plan/storedPlan';
 import { keptUntilWritten } from '../db/keptUntilWritten';
 import { sameWhileEqual } from '../db/sameWhileEqual';
 import { checkContext } from './checkContext';
-import { inTurns, inTurnsWhenLong } from './inTurns';
 import { keptOfPlans } from './keptOfPlans';
 import type { Workshop } from './openWorkshop';
 import { type MadePieces, madePieces, planFileOf } from './planFile';
 import { Problem } from './problem';
 import { moldsOffered } from './putAway';
 import { type KnownReviews, reviewAll } from './reviews';
+import { turn, turnWhenLong } from './turn';
 
 /** A plan with what a card or a printed page shows of it. */
 export interface PlanView extends Review {
@@ -67,9 +67,7 @@ export async function planViews(
   all: readonly StoredPlan[],
   context = viewContext(workshop),
 ): Promise<PlanView[]> {
-  const turn = inTurns();
   await turn();
-  const turnWhenLong = inTurnsWhenLong();
   const files: (PlanFile | Problem)[] = [];
   for (const { plan } of all) {
     files.push(fileOf(workshop, plan, context));

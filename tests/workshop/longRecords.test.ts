@@ -3,7 +3,6 @@ import test from 'node:test';
 import { progress } from '../../src/core/run/progress';
 import { snapshotText } from '../../src/db/snapshotText';
 import { importPlan } from '../../src/server/importPlan';
-import { inTurnsWhenLong } from '../../src/server/inTurns';
 import { keptOfPlans } from '../../src/server/keptOfPlans';
 import { planPage } from '../../src/server/planPage';
 import { runsReady } from '../../src/server/runsReady';
@@ -60,18 +59,6 @@ test('a page of plans is the same whether they are long or not', async () => {
   assert.deepEqual(workshop.plans.longOnPage(1, 1), []);
   assert.deepEqual(workshop.plans.longOnPage(10, 0, 'no such name'), []);
   assert.deepEqual(await planPage(workshop, 10), workshop.plans.page(10, 0));
-});
-
-test('others are answered between two parts where those before took long, and not where they did not', async () => {
-  let answered = 0;
-  const turn = inTurnsWhenLong();
-  setImmediate(() => answered++);
-  for (let part = 0; part < 5; part++) await turn();
-  assert.equal(answered, 0);
-  const until = performance.now() + 15;
-  while (performance.now() < until);
-  await turn();
-  assert.equal(answered, 1);
 });
 
 test('what is worked out of plans is kept by how much the plans hold, the last asked for', () => {

@@ -2,9 +2,9 @@ import { Readable } from 'node:stream';
 import type { APIRoute } from 'astro';
 import { csvHeaders, csvStyle } from '../../../server/csvAnswer';
 import { problemOf } from '../../../server/endpoint';
-import { inTurns } from '../../../server/inTurns';
 import { logbookText } from '../../../server/openFormats/csvFiles';
 import { invalidField } from '../../../server/problem';
+import { turn } from '../../../server/turn';
 import { workshop } from '../../../server/workshop';
 
 /** The Logbook as a CSV file: a line a run, or with `?of=weights` a line a weighing. */
@@ -23,7 +23,6 @@ export const GET: APIRoute = ({ url }) => {
 
 /** Others are answered between the pieces. */
 async function* pieceByPiece(pieces: Iterable<string>): AsyncGenerator<string, void> {
-  const turn = inTurns();
   for (const piece of pieces) {
     yield piece;
     await turn();
