@@ -95,7 +95,7 @@ export function lotTable(db: Database.Database) {
     }
     return byMaterial;
   });
-  const stockNow = keptUntilWritten(db, readStock);
+  const stockNow = keptUntilWritten(db, readStock, ['lots', 'stock_entries']);
 
   return {
     find(id: string): Stored<Lot> | undefined {

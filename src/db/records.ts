@@ -51,7 +51,7 @@ export function recordTable<Item extends { id: string; name: string }>(
   const reads = keptUntilWritten(db, () => {
     const each = all.all().map(read);
     return { items: readable(each), broken: broken(each) };
-  });
+  }, [table]);
 
   return {
     /** Those that can be read, by name. */

@@ -13,13 +13,14 @@ export function rulesReader(
 ): () => HouseRules {
   const items = <Item extends Jug | Scale>(table: RecordTable<Item>) => table.all().map(({ item }) => item);
   let last: { parts: readonly unknown[]; rules: HouseRules } | null = null;
-  return keptUntilWritten(db, () => {
-    const read = { choices: choices.read().item, jugs: items(jugs), scales: items(scales) };
-    const parts = [read.choices, ...read.jugs, null, ...read.scales];
+  const read = () => {
+    const now = { choices: choices.read().item, jugs: items(jugs), scales: items(scales) };
+    const parts = [now.choices, ...now.jugs, null, ...now.scales];
     if (last?.parts.length === parts.length && parts.every((part, place) => part === last?.parts[place]))
       return last.rules;
-    const rules = { ...read.choices, jugs: read.jugs, scales: read.scales };
+    const rules = { ...now.choices, jugs: now.jugs, scales: now.scales };
     last = { parts, rules };
     return rules;
-  });
+  };
+  return keptUntilWritten(db, read, ['house_rules', 'jugs', 'scales']);
 }

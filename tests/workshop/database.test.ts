@@ -284,6 +284,8 @@ test('a list that is kept follows every write: its own, one that is taken back, 
   const jug = (id: string) => ({ id, name: id, holdsMl: 500, taught: [] });
   const names = () => jugs.all().map(({ item }) => item.name);
   assert.deepEqual(names(), []);
+  // Another that reads the table by itself counts the same writes.
+  recordTable(db, 'jugs', recordReader(jugSchema)).all();
   jugs.insert(jug('a'), 'now');
   assert.deepEqual(names(), ['a']);
   assert.equal(jugs.all()[0], jugs.all()[0]);
@@ -297,6 +299,10 @@ test('a list that is kept follows every write: its own, one that is taken back, 
   assert.deepEqual(names(), ['a']);
   recordTable(other, 'jugs', recordReader(jugSchema)).insert(jug('c'), 'now');
   assert.deepEqual(names(), ['a', 'c']);
+  db.exec("UPDATE jugs SET record = json_set(record, '$.name', 'other') WHERE id = 'a'");
+  assert.deepEqual(names(), ['c', 'other']);
+  db.exec("DELETE FROM jugs WHERE id = 'c'");
+  assert.deepEqual(names(), ['other']);
   db.close();
   other.close();
 });
