@@ -43,8 +43,7 @@ function functions(folder: string) {
   const facetRows = open.db.prepare('SELECT facet, value, count(*) FROM run_facets GROUP BY facet, value');
   const count = open.db.prepare("SELECT count(*) FROM runs WHERE ended = 'finished'");
   const countPlans = open.db.prepare('SELECT count(*) FROM plans');
-  open.db.exec('CREATE TEMP TABLE written (at INTEGER)');
-  const write = open.db.prepare('INSERT INTO written VALUES (1)');
+  const write = open.db.prepare("UPDATE materials SET changed_at = changed_at WHERE id = 'extra-1'");
   const lists: [string, () => unknown, () => unknown][] = [
     [
       'log',

@@ -18,6 +18,7 @@ process.stdout.write(printed('pourPlan.ts'));
 process.stdout.write(printed('onward.ts'));
 process.stdout.write(printed('tick.ts'));
 process.stdout.write(printed('beside.ts'));
+process.stdout.write(printed('held.ts'));
 process.stdout.write(printed('listPages.ts'));
 process.stdout.write(printed('manyConnections.ts'));
 

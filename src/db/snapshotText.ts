@@ -1,3 +1,4 @@
+import { inSlices } from '../core/inSlices';
 import type { Sheet } from '../core/plan/sheet';
 import type { Snapshot } from '../core/run/snapshot';
 
@@ -25,8 +26,8 @@ export function snapshotText(snapshot: Snapshot): string {
 export function partsOfSnapshot(snapshot: Snapshot): SnapshotParts {
   return {
     rest: restText(snapshot),
-    pours: slices(snapshot.sheet.pours, POURS_AT_ONCE).map((some) => JSON.stringify(some)),
-    tasks: slices(snapshot.tasks, TASKS_AT_ONCE).map((some) => JSON.stringify(some)),
+    pours: inSlices(snapshot.sheet.pours, POURS_AT_ONCE).map((some) => JSON.stringify(some)),
+    tasks: inSlices(snapshot.tasks, TASKS_AT_ONCE).map((some) => JSON.stringify(some)),
   };
 }
 
@@ -51,8 +52,8 @@ export async function snapshotTextInTurns(snapshot: Snapshot, turn: () => Promis
   };
   const parts: SnapshotParts = {
     rest: restText(snapshot),
-    pours: await written(slices(snapshot.sheet.pours, POURS_AT_ONCE)),
-    tasks: await written(slices(snapshot.tasks, TASKS_AT_ONCE)),
+    pours: await written(inSlices(snapshot.sheet.pours, POURS_AT_ONCE)),
+    tasks: await written(inSlices(snapshot.tasks, TASKS_AT_ONCE)),
   };
   await turn();
   const text = textOf(parts);
@@ -89,10 +90,4 @@ function textOf({ rest, pours, tasks }: SnapshotParts): string {
 
 function joined(lists: readonly string[]): string {
   return `[${lists.map((list) => list.slice(1, -1)).join(',')}]`;
-}
-
-function slices<Item>(all: readonly Item[], atOnce: number): Item[][] {
-  return Array.from({ length: Math.ceil(all.length / atOnce) }, (_, n) =>
-    all.slice(n * atOnce, (n + 1) * atOnce),
-  );
 }

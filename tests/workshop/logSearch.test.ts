@@ -53,7 +53,9 @@ test('a run is found by anything that was written of it, sorted out by facets, a
     ],
   );
   assert.ok(
-    elsewhere(workshop, 'harbour').some(({ what, name }) => what === 'Material' && name === 'Harbour Fig'),
+    (await elsewhere(workshop, 'harbour')).some(
+      ({ what, name }) => what === 'Material' && name === 'Harbour Fig',
+    ),
   );
 
   const told = await knows(workshop);

@@ -1,5 +1,6 @@
 import { folded } from '../../db/folded';
 import type { Workshop } from '../openWorkshop';
+import { turnWhenLong } from '../turn';
 
 /** Something besides the Logbook that a search names. */
 export interface Elsewhere {
@@ -11,16 +12,21 @@ export interface Elsewhere {
 const MOST_OF_KIND = 4;
 
 /** Plans, materials, lots and molds whose name or note has all of these words, and lots of such a number. */
-export function elsewhere({ plans, materials, molds, lots }: Workshop, search: string): Elsewhere[] {
+export async function elsewhere(
+  { plans, materials, molds, lots }: Workshop,
+  search: string,
+): Promise<Elsewhere[]> {
   const words = folded(search).split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
   const has = (record: { name: string; note: string }) => {
     const text = foldedOf(record);
     return words.every((word) => text.includes(word));
   };
+  const plansFound = plans.page(MOST_OF_KIND, 0, words.join(' ')).items;
+  await turnWhenLong();
   const shelf = materials.all().map(({ item }) => item);
   const nameOf = new Map(shelf.map(({ id, name }) => [id, name]));
-  const plansFound = plans.page(MOST_OF_KIND, 0, words.join(' ')).items;
+  await turnWhenLong();
   return [
     ...plansFound.map(
       ({ id, plan }): Elsewhere => ({

@@ -1,0 +1,135 @@
+import type { Run } from '../src/core/run/run';
+import { openWorkshop } from '../src/server/workshop';
+import { additive, planFile } from '../tests/support/planFiles';
+import { nextEvent } from '../tests/support/runs';
+import { type RunningServer, send, startServer, temporaryFolder } from '../tests/support/server';
+import { fileOf, fill } from './largeWorkshop';
+
+/** How long the thread that saves ticks is held at once, by the time it had a core: the first time, and later ones after a write. */
+const TIMES = 5;
+/** Past its answer something may still be done. */
+const AFTERWARDS_MS = 80;
+const LONGEST_SHOWN = 6;
+
+const folder = temporaryFolder();
+const workshop = openWorkshop(folder.path);
+fill(workshop, fileOf(), { runs: 10_000, plans: 1000, materials: 2000 });
+workshop.db.close();
+
+interface Held {
+  name: string;
+  firstMs: number;
+  laterMs: number[];
+}
+
+const sleep = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const begin = () =>
+  startServer(folder.path, [], undefined, {
+    NODE_OPTIONS: `--import ${new URL('heldClock.mjs', import.meta.url)}`,
+  });
+
+/** The longest that the server's thread was held since this was asked last, ms. */
+async function heldMs({ process, printed }: RunningServer): Promise<number> {
+  const before = printed().length;
+  process.kill('SIGUSR2');
+  for (;;) {
+    const [, figure] = /held ([\d.]+) ms/.exec(printed().slice(before)) ?? [];
+    if (figure) return Number(figure);
+    await sleep(5);
+  }
+}
+
+async function held(server: RunningServer, work: () => Promise<unknown>): Promise<number> {
+  await heldMs(server);
+  await work();
+  await sleep(AFTERWARDS_MS);
+  return await heldMs(server);
+}
+
+async function answered(address: string): Promise<void> {
+  const answer = await fetch(address);
+  await answer.arrayBuffer();
+  if (answer.status !== 200) throw new Error(`${address} answers ${answer.status}`);
+}
+
+function print(title: string, all: readonly Held[]): void {
+  const middle = ({ laterMs }: Held) =>
+    laterMs.toSorted((a, b) => a - b)[Math.floor(laterMs.length / 2)] ?? 0;
+  const most = (figures: number[]) => Math.max(...figures).toFixed(0);
+  console.log(
+    `${title}: at once ${most(all.map(({ firstMs }) => firstMs))} ms at the most for the first, ${most(all.map(middle))} ms in the middle of later ones, ${most(all.flatMap(({ laterMs }) => laterMs))} ms at the most; the longest:`,
+  );
+  for (const each of all.toSorted((a, b) => middle(b) - middle(a)).slice(0, LONGEST_SHOWN))
+    console.log(
+      `  ${each.name.padEnd(22)} ${each.firstMs.toFixed(0)}, then ${each.laterMs.map((ms) => ms.toFixed(0)).join(' ')} ms`,
+    );
+}
+
+/** Pages of a large workshop, each after a write. */
+const PAGES = [
+  ...['/', '/plans', '/plans?page=2', '/plans?q=Plan+9', '/plans/plan-3', '/plans/plan-3/sheet'],
+  ...['/plans/buy?plan=plan-3', '/plans/recipe', '/bench', '/rack', '/log', '/log?q=tenth', '/log/run-9'],
+  ...['/log/knows', '/molds', '/shelf', '/products', '/house-rules', '/api/plans', '/api/materials'],
+];
+let server = await begin();
+const materials: { item: { id: string } }[] = (await send(server.base, 'GET', '/api/materials')).body;
+async function write(note: string): Promise<void> {
+  const at = `/api/materials/${materials[0]?.item.id}`;
+  const { item, revision } = (await send(server.base, 'GET', at)).body;
+  await send(server.base, 'PUT', at, { item: { ...item, note }, revision });
+}
+const pages: Held[] = [];
+for (const name of PAGES) {
+  const all: number[] = [];
+  for (let n = 0; n <= TIMES; n++) {
+    await write(`${name} ${n}`);
+    all.push(await held(server, () => answered(server.base + name)));
+  }
+  const [firstMs = 0, ...laterMs] = all;
+  pages.push({ name, firstMs, laterMs });
+}
+print(`${PAGES.length} pages of 10,000 runs, 1,000 plans and 2,000 materials`, pages);
+
+/** A run as long as a plan makes it, on a server that knows nothing of it yet. */
+const crowded = planFile(
+  Array.from({ length: 26 }, () => ({
+    size: '1 part',
+    doses: Array.from({ length: 60 }, (_, n): [ReturnType<typeof additive>, string] => [
+      additive({ id: `dosed-${n}`, name: `Dosed ${n}` }),
+      '0.01 %',
+    ]),
+  })),
+  { name: 'Crowded', pieces: 36 },
+);
+const planId: string = (await send(server.base, 'POST', '/api/plans/import', crowded)).body.id;
+await server.stop();
+server = await begin();
+const ids = Array.from({ length: TIMES + 1 }, () => crypto.randomUUID());
+const started: Run[] = [];
+const long: Held[] = [];
+async function each(name: string, work: (id: string, n: number) => Promise<unknown>): Promise<void> {
+  const all: number[] = [];
+  for (const [n, id] of ids.entries()) {
+    await write(`${name} ${n}`);
+    all.push(await held(server, () => work(id, n)));
+  }
+  const [firstMs = 0, ...laterMs] = all;
+  long.push({ name, firstMs, laterMs });
+}
+await each('start', async (id) => {
+  started.push((await send(server.base, 'POST', '/api/runs', { id, planId })).body);
+});
+await each('its bench', (id) => answered(`${server.base}/bench/${id}`));
+await each('a tick', (id, n) => {
+  const run = started[n];
+  return send(server.base, 'POST', `/api/runs/${id}/events`, {
+    eventId: crypto.randomUUID(),
+    event: run && nextEvent(run),
+  });
+});
+await each('the run', (id) => answered(`${server.base}/api/runs/${id}`));
+await each('all on the bench', () => answered(`${server.base}/bench`));
+await each('today', () => answered(`${server.base}/`));
+print(`Runs of ${started[0]?.snapshot.tasks.length} tasks`, long);
+await server.stop();
+folder.remove();
