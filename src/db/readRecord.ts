@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { fail, ok, type Result } from '../core/result';
 import type { z } from '../core/zod';
 import { explainIssue } from '../words/en/explainIssue';
@@ -55,8 +56,10 @@ export class BrokenRecordError extends Error {
   }
 }
 
-/** So many records are kept as they were read; their texts tell whether they still are. */
-const MOST_CACHED = 20_000;
+/** Characters of the texts that are kept as they were read, the last asked for: some ten thousand ordinary plans or materials. */
+const MOST_CHARACTERS = 12_000_000;
+/** What a record takes besides its text, in characters. */
+const EACH = 500;
 
 /** Characters from which on a text is long. */
 const LONG = 1000;
@@ -97,7 +100,10 @@ export function recordReader<Item>(
   schema: z.ZodType<Item>,
   upcasters: readonly Upcaster[] = [],
 ): RecordReader<Item> {
-  const cache = new Map<string, { text: string; item: Item }>();
+  const cache = new LRUCache<string, { text: string; item: Item }>({
+    maxSize: MOST_CHARACTERS,
+    sizeCalculation: ({ text }) => text.length + EACH,
+  });
   const uncached = uncachedReader(schema, upcasters);
   // A long text is found by its id and compared: to look it up by itself would be to read all of it.
   const keyOf = (id: string, text: string, shape: number) =>
@@ -110,7 +116,6 @@ export function recordReader<Item>(
       if (known?.text === text) return ok(known.item);
       const read = uncached.read(id, text, shape);
       if (!read.success) return read;
-      if (cache.size >= MOST_CACHED) cache.clear();
       cache.set(key, { text, item: read.data });
       return read;
     },

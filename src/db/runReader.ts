@@ -58,9 +58,9 @@ const keptSnapshotSchema = snapshotSchema.extend({
 const SOURCE = eventSourceSchema.catch({});
 
 /** So many runs are the same object for as long as nothing happens to them: what is worked out of one is kept with it. */
-const MOST_KEPT = 200;
-/** Some eight hundred ordinary runs, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
-const MOST_SNAPSHOT_BYTES = 40_000_000;
+const MOST_KEPT = 100;
+/** Some two thousand ordinary runs, or six of the longest, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
+const MOST_SNAPSHOT_BYTES = 26_000_000;
 
 /**
  * Reads runs, brought up from whatever shape they were kept in. What a run rests on and what has happened to it is never
@@ -112,10 +112,10 @@ export function runReader(source: RunSource) {
     const before = kept?.run.snapshot === snapshot ? kept : null;
     const { rows, goesOn } = rowsSince(id, before?.last);
     if (before && goesOn && rows.length === 0) return ok(before.run);
-    const older = eventReader(snapshot.sheet);
     const recorded: RecordedEvent[] = goesOn && before ? [...before.run.events] : [];
     for (const each of rows) {
-      const event = (each.shape < EVENT_SHAPE ? older : EVENTS).read(id, each.event, each.shape);
+      const ofShape = each.shape < EVENT_SHAPE ? eventReader(snapshot.sheet) : EVENTS;
+      const event = ofShape.read(id, each.event, each.shape);
       if (!event.success) return event;
       recorded.push({
         occurredAt: each.occurred_at ?? each.at,
@@ -187,5 +187,5 @@ export const EVENT_SHAPE = 2;
 export const EVENTS = recordReader(runEventSchema, [(record) => record]);
 
 export function eventReader(sheet: Sheet) {
-  return recordReader(runEventSchema, [(record) => derivedEvent(record, sheet)]);
+  return uncachedReader(runEventSchema, [(record) => derivedEvent(record, sheet)]);
 }
