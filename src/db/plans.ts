@@ -30,13 +30,17 @@ interface Row {
   shape: number;
 }
 
+/** Some five thousand ordinary plans, or a hundred crowded ones, whose objects take several times as much. */
+const MOST_CHARACTERS = 6_000_000;
+
 /** Readers by the bars of a plan's mold, which decide what its pieces were in shape 1. */
 const READERS = new Map<number, RecordReader<Plan>>();
 
 function readerFor(bars: number): RecordReader<Plan> {
   const known = READERS.get(bars);
   if (known) return known;
-  const reader = recordReader(planSchema, [(record) => withIds(draftFrom1(record as Plan1, bars))]);
+  const upcasters = [(record: unknown) => withIds(draftFrom1(record as Plan1, bars))];
+  const reader = recordReader(planSchema, upcasters, MOST_CHARACTERS);
   READERS.set(bars, reader);
   return reader;
 }

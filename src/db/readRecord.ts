@@ -56,7 +56,7 @@ export class BrokenRecordError extends Error {
   }
 }
 
-/** Characters of the texts that are kept as they were read, the last asked for: some ten thousand ordinary plans or materials. */
+/** Some ten thousand ordinary materials. */
 const MOST_CHARACTERS = 12_000_000;
 /** What a record takes besides its text, in characters. */
 const EACH = 500;
@@ -95,13 +95,18 @@ export function uncachedReader<Item>(
   };
 }
 
-/** The same, of which each text is judged once for as long as it is kept. */
+/**
+ * The same, of which each text is judged once for as long as it is kept.
+ *
+ * @param mostCharacters of the texts that are kept, the last asked for
+ */
 export function recordReader<Item>(
   schema: z.ZodType<Item>,
   upcasters: readonly Upcaster[] = [],
+  mostCharacters = MOST_CHARACTERS,
 ): RecordReader<Item> {
   const cache = new LRUCache<string, { text: string; item: Item }>({
-    maxSize: MOST_CHARACTERS,
+    maxSize: mostCharacters,
     sizeCalculation: ({ text }) => text.length + EACH,
   });
   const uncached = uncachedReader(schema, upcasters);

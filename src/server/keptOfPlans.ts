@@ -1,8 +1,8 @@
 import { LRUCache } from 'lru-cache';
 import type { Plan } from '../core/plan/plan';
 
-/** In pours and doses: some thousand ordinary plans, or a page of the largest. */
-const MOST_LINES = 20_000;
+/** In pours and doses: some four hundred ordinary plans, or a page of the largest. */
+const MOST_LINES = 8000;
 
 /** What is worked out of plans, of those that were asked for last: of a large one it is megabytes. */
 export function keptOfPlans<Value extends object>(mostLines = MOST_LINES): LRUCache<Plan, Value> {
