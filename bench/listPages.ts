@@ -43,7 +43,9 @@ function functions(folder: string) {
   const facetRows = open.db.prepare('SELECT facet, value, count(*) FROM run_facets GROUP BY facet, value');
   const count = open.db.prepare("SELECT count(*) FROM runs WHERE ended = 'finished'");
   const countPlans = open.db.prepare('SELECT count(*) FROM plans');
-  const write = open.db.prepare("UPDATE materials SET changed_at = changed_at WHERE id = 'extra-1'");
+  const write = open.db.prepare(
+    'UPDATE materials SET changed_at = changed_at WHERE rowid = (SELECT max(rowid) FROM materials)',
+  );
   const lists: [string, () => unknown, () => unknown][] = [
     [
       'log',
