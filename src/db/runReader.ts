@@ -59,8 +59,8 @@ const SOURCE = eventSourceSchema.catch({});
 
 /** So many runs are the same object for as long as nothing happens to them: what is worked out of one is kept with it. */
 const MOST_KEPT = 100;
-/** Some two thousand ordinary runs, or six of the longest, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
-const MOST_SNAPSHOT_BYTES = 26_000_000;
+/** Some three thousand ordinary runs, or nine of the longest, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
+const MOST_SNAPSHOT_BYTES = 40_000_000;
 
 /**
  * Reads runs, brought up from whatever shape they were kept in. What a run rests on and what has happened to it is never

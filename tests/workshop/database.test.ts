@@ -8,6 +8,7 @@ import { USUAL_HOUSE_CHOICES } from '../../src/core/houseRules/houseRules';
 import { jugSchema } from '../../src/core/houseRules/jugSchema';
 import { materialSchema } from '../../src/core/materials/materialSchema';
 import { sheetSchema } from '../../src/core/plan/sheetSchema';
+import { z } from '../../src/core/zod';
 import { openDatabase } from '../../src/db/connection';
 import { houseRulesTable } from '../../src/db/houseRules';
 import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
@@ -305,4 +306,17 @@ test('a list that is kept follows every write: its own, one that is taken back, 
   assert.deepEqual(names(), ['other']);
   db.close();
   other.close();
+});
+
+test('records that were read are kept, of so many characters in all where that is said: long ones do not pile up', () => {
+  const reader = recordReader(z.object({ note: z.string() }), [], 20_000_000);
+  const read = (n: number) => {
+    const one = reader.read(`${n}`, JSON.stringify({ note: `${n}`.padEnd(1_000_000) }), 1);
+    return one.success && one.data;
+  };
+  const [first, second] = [read(1), read(2)];
+  assert.equal(read(1), first);
+  for (let n = 3; n <= 25; n++) read(n);
+  assert.equal(read(25), read(25));
+  assert.notEqual(read(2), second);
 });

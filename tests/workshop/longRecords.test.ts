@@ -43,6 +43,7 @@ test('a long run is judged elsewhere and taken over in parts: the same to the la
   assert.ok(found);
   assert.deepEqual(found, run);
   assert.deepEqual(JSON.parse(snapshotText(found.snapshot)), JSON.parse(snapshotText(run.snapshot)));
+  assert.deepEqual(progress(found).tasks.length, run.snapshot.tasks.length);
   assert.deepEqual(progress(found), progress({ snapshot: run.snapshot, events: [] }));
 
   // One that can't be read is left to whoever asks for it.
