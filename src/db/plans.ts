@@ -30,9 +30,6 @@ interface Row {
   shape: number;
 }
 
-/** Some fifteen thousand versions of ordinary plans: all of them are looked through for what they name. */
-const MOST_CHARACTERS = 24_000_000;
-
 /** Readers by the bars of a plan's mold, which decide what its pieces were in shape 1. */
 const READERS = new Map<number, RecordReader<Plan>>();
 
@@ -40,7 +37,7 @@ function readerFor(bars: number): RecordReader<Plan> {
   const known = READERS.get(bars);
   if (known) return known;
   const upcasters = [(record: unknown) => withIds(draftFrom1(record as Plan1, bars))];
-  const reader = recordReader(planSchema, upcasters, MOST_CHARACTERS);
+  const reader = recordReader(planSchema, upcasters);
   READERS.set(bars, reader);
   return reader;
 }
@@ -105,9 +102,16 @@ function statementsOf(db: Database.Database) {
   const updatePlan = db.prepare<[number, string, string, number]>(
     'UPDATE plans SET latest_version = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
   );
-  const everyVersion = db.prepare<[], Pick<Row, 'id' | 'record' | 'shape'>>(
-    'SELECT plan_id AS id, record, shape FROM plan_versions',
+  const knownIds = db
+    .prepare<[], string>(`SELECT id FROM plans WHERE ${NOT_DELETED} ORDER BY changed_at DESC, id`)
+    .pluck();
+  const latestThatName = db.prepare<[string], Row>(
+    `${SELECT} JOIN plan_names n ON n.plan_id = plans.id AND n.version = v.version
+     WHERE n.kind = 'plan' AND n.named_id = ? AND ${LATEST} AND ${NOT_DELETED} ORDER BY plans.changed_at DESC, plans.id`,
   );
+  const materialsNamed = db
+    .prepare<[], string>("SELECT DISTINCT named_id FROM plan_names WHERE kind = 'material'")
+    .pluck();
   return {
     latest,
     latestNamed,
@@ -122,7 +126,9 @@ function statementsOf(db: Database.Database) {
     insertVersion,
     updateVersion,
     updatePlan,
-    everyVersion,
+    knownIds,
+    latestThatName,
+    materialsNamed,
   };
 }
 
@@ -175,9 +181,12 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     },
     /** Plans that can't be read. */
     broken: (): BrokenRecord[] => broken(sql.known.all().map(read)),
-    /** Every version of every plan, to see what they name. */
-    everyVersion: (): Plan[] =>
-      readable(sql.everyVersion.all().map(({ id, record, shape }) => planOf(id, record, shape))),
+    /** Their ids, with those that can't be read. */
+    ids: (): string[] => sql.knownIds.all(),
+    /** Those whose latest version has pieces of another plan set in, that can be read. */
+    withPiecesOf: (id: string): StoredPlan[] => readable(sql.latestThatName.all(id).map(read)),
+    /** Ids of the materials that any version of any plan names, without what is in those. */
+    materialsNamed: (): string[] => sql.materialsNamed.all(),
     /**
      * Every version of a plan, newest first; empty for an id that is unknown, or of a plan that is deleted.
      *

@@ -56,7 +56,7 @@ export class BrokenRecordError extends Error {
   }
 }
 
-/** Some ten thousand ordinary materials. */
+/** Some ten thousand ordinary materials, or five thousand ordinary plans. */
 const MOST_CHARACTERS = 12_000_000;
 /** What a record takes besides its text, in characters. */
 const EACH = 500;

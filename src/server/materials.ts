@@ -1,13 +1,12 @@
 import type { Material } from '../core/materials/material';
-import { namedMaterials } from '../core/plan/plan';
+import { withMembers } from '../core/plan/plan';
 import type { Workshop } from './openWorkshop';
 import { invalidField, notFound, Problem } from './problem';
 
 /** Ids of all materials that a plan, a lot, a blend, a product or a purchase names. */
 export function materialsInUse({ materials, plans, lots, products, purchases }: Workshop): Set<string> {
   const byId = new Map(materials.all().map(({ item }) => [item.id, item]));
-  const used = new Set<string>();
-  for (const plan of plans.everyVersion()) for (const id of namedMaterials(plan, byId).keys()) used.add(id);
+  const used = new Set(withMembers(plans.materialsNamed(), byId).keys());
   for (const { item: lot } of lots.ofShelf()) used.add(lot.item.id);
   for (const item of byId.values())
     if (item.kind === 'blend') for (const { materialId } of item.members) used.add(materialId);

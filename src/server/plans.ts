@@ -7,7 +7,7 @@ import type { Workshop } from './openWorkshop';
 import { madePieces, planFileOf } from './planFile';
 import { invalidFields, notFound } from './problem';
 import { conflict } from './records';
-import { turn } from './turn';
+import { turn, turnWhenLong } from './turn';
 
 /** The newest version of a plan, or the one that is asked for. */
 export function findPlan({ plans }: Workshop, id: string, version?: number): StoredPlan {
@@ -22,18 +22,25 @@ export function madeForPlan(workshop: Workshop, plan: Plan): MadePiece[] {
   return [...namedPlans(plan)].flatMap((id) => pieces.of(id) ?? []);
 }
 
-/** So many plans are worked out before others are answered. */
-const AT_ONCE = 20;
-
 /** Pieces of all other plans of the workshop, to set into this one. */
 export async function madeByOthers(workshop: Workshop, planId: string): Promise<MadePiece[]> {
   const pieces = madePieces(workshop);
   const made: MadePiece[] = [];
-  for (const [index, { id }] of workshop.plans.all().entries()) {
-    if (index % AT_ONCE === 0) await turn();
+  for (const { id } of await everyPlan(workshop)) {
+    await turnWhenLong();
     if (id !== planId) made.push(...[pieces.of(id) ?? []].flat());
   }
   return made;
+}
+
+/** The latest version of every plan that can be read, archived ones too, the last changed first. */
+export async function everyPlan({ plans }: Workshop): Promise<StoredPlan[]> {
+  for (const id of plans.ids()) {
+    await turnWhenLong();
+    plans.newest(id);
+  }
+  await turn();
+  return plans.all();
 }
 
 export function createPlan(workshop: Workshop, plan: Plan): StoredPlan {

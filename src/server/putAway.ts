@@ -1,4 +1,3 @@
-import { namedPlans } from '../core/plan/plan';
 import { PUT_AWAY_KINDS, type PutAway, type PutAwayKind } from '../db/putAway';
 import type { BrokenRecord } from '../db/readRecord';
 import { orNull } from './broken';
@@ -101,8 +100,8 @@ function checkDeletable(workshop: Workshop, kind: PutAwayKind, id: string): void
         .join(', ')}. Archive it instead, or take it out there first.`,
     );
   const within = workshop.plans
-    .all()
-    .filter((stored) => stored.id !== id && namedPlans(stored.plan).has(id))
+    .withPiecesOf(id)
+    .filter((stored) => stored.id !== id)
     .map(({ plan }) => `“${plan.name}”`);
   if (within.length > 0)
     throw new Problem(

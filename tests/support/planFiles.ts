@@ -24,8 +24,10 @@ import { makeSheet } from '../../src/core/plan/makeSheet';
 import type { When } from '../../src/core/plan/making';
 import {
   dose,
+  namedMaterials,
   PLAN_FILE_FORMAT,
   PLAN_FILE_VERSION,
+  type Plan,
   type PlanFile,
   type Wetting,
 } from '../../src/core/plan/plan';
@@ -269,4 +271,9 @@ export function sheetOf(file: PlanFile): Sheet {
 /** Asserting within a relative error, for figures that are exact but for rounding. */
 export function isClose(actual: number, expected: number, relative = 1e-9): boolean {
   return Math.abs(actual - expected) <= relative * Math.max(1e-300, Math.abs(expected));
+}
+
+/** Ids of the materials that plans name, as the core reads them. */
+export function namedBy(plans: readonly Plan[]): Set<string> {
+  return new Set(plans.flatMap((plan) => [...namedMaterials(plan, new Map()).keys()]));
 }

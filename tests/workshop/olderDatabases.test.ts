@@ -14,7 +14,7 @@ import { openWorkshop } from '../../src/server/workshop';
 import { allFindingWords } from '../../src/words/en/findings/findingWords';
 import { taskSentence } from '../../src/words/en/work/taskSentence';
 import { OLDER_STEPS, writeOlderDatabase } from '../support/olderDatabases';
-import { isClose } from '../support/planFiles';
+import { isClose, namedBy } from '../support/planFiles';
 import { nextEvent } from '../support/runs';
 import { temporaryFolder } from '../support/server';
 
@@ -56,6 +56,8 @@ for (const step of OLDER_STEPS)
       ...workshop.runs.finished().broken,
     ];
     assert.deepEqual(broken, []);
+    const versions = workshop.plans.all().flatMap(({ id }) => workshop.plans.versions(id));
+    assert.deepEqual(new Set(workshop.plans.materialsNamed()), namedBy(versions.map(({ plan }) => plan)));
     for (const stored of workshop.plans.all()) {
       const view = await planView(workshop, stored);
       assert.equal(view.fault, null);

@@ -1,14 +1,19 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
+import fc from 'fast-check';
 import { reviewPlan } from '../../src/core/checks/review';
 import { NO_MOLD } from '../../src/core/molds/noMold';
+import type { Plan } from '../../src/core/plan/plan';
+import { planSchema } from '../../src/core/plan/planSchema';
+import { z } from '../../src/core/zod';
 import { importPlan } from '../../src/server/importPlan';
 import { planFileOf } from '../../src/server/planFile';
 import { createPlan, duplicatePlan, findPlan, savePlan } from '../../src/server/plans';
 import { saveRecord } from '../../src/server/records';
 import { startRun } from '../../src/server/startRun';
 import { firstPlan } from '../../src/server/views';
-import { additive, base, fragrance, mold, planFile } from '../support/planFiles';
+import { anyPlanFile } from '../support/anyPlanFile';
+import { additive, base, fragrance, mold, namedBy, planFile } from '../support/planFiles';
 import { emptyWorkshop, problemFrom, workshopWith } from '../support/workshops';
 
 const file = planFile([
@@ -211,4 +216,47 @@ test('what a transaction reads that is taken back is not kept', () => {
     })(),
   );
   assert.deepEqual(names(), before);
+});
+
+test('what any version of any plan names is known without reading it, and follows what is written', () => {
+  const workshop = emptyWorkshop();
+  const { plans, putAway } = workshop;
+  const [packed, ...sampled] = fc.sample(anyPlanFile(6), { numRuns: 60, seed: 8 }).map(({ plan }) => plan);
+  const [pour, ...pours] = packed?.pours ?? [];
+  if (!packed || !pour) assert.fail('no plan');
+  const all: Plan[] = [
+    ...sampled,
+    {
+      ...packed,
+      packaging: [{ id: 'boxed', materialId: 'a box', count: 1, forPieces: 6 }],
+      pours: [{ ...pour, remelt: { scrapId: 'trimmings', ofBase: 0.2 } }, ...pours],
+    },
+  ];
+  const known = () => new Set(plans.materialsNamed());
+  for (const [n, plan] of all.entries()) plans.insert(`plan-${n}`, plan, '2026-01-01T00:00:00.000Z');
+  assert.deepEqual(known(), namedBy(all));
+  // The first becomes what the second is, beside what it was; the third is written over.
+  const [first, second, third, ...others] = all;
+  if (!first || !second || !third) assert.fail('no plans');
+  plans.save('plan-0', second, 2, true, 1, '2026-01-02T00:00:00.000Z');
+  plans.save(
+    'plan-2',
+    { ...third, pours: second.pours, packaging: [] },
+    1,
+    false,
+    1,
+    '2026-01-02T00:00:00.000Z',
+  );
+  assert.deepEqual(known(), namedBy([first, second, ...others]));
+  for (const n of others.keys())
+    putAway.put({ kind: 'plan', id: `plan-${n + 3}`, state: 'deleted', at: '2026-01-03T00:00:00.000Z' });
+  plans.forgetDeleted('2026-01-04T00:00:00.000Z');
+  assert.deepEqual(known(), namedBy([first, second]));
+  // Whatever field of a plan comes to name a material, the database has to be told of it.
+  const ids = JSON.stringify(z.toJSONSchema(planSchema, { io: 'input', unrepresentable: 'any' })).matchAll(
+    /"(\w+Id)":\{/g,
+  );
+  assert.deepEqual([...new Set([...ids].map(([, name]) => name))].toSorted(), [
+    ...['baseId', 'dispersantId', 'materialId', 'moldId', 'planId', 'scrapId', 'secondMoldId'],
+  ]);
 });

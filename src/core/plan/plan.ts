@@ -99,11 +99,26 @@ export function readsOtherwise(dose: Pick<Dose, 'text' | 'means'>): boolean {
   return otherwise;
 }
 
-/** Everything a plan names besides its mold, with the members of its blends; null for an id that is not known. */
-export function namedMaterials(
-  plan: Plan,
-  materials: { get(id: string): Material | undefined },
-): Map<string, Material | null> {
+/** Everything a plan names besides its mold, with what is in it; null for an id that is not known. */
+export function namedMaterials(plan: Plan, materials: MaterialsById): Map<string, Material | null> {
+  const ids: string[] = [];
+  for (const pour of plan.pours) {
+    ids.push(pour.baseId);
+    for (const { materialId, wetIn } of pour.doses)
+      ids.push(materialId, ...(wetIn ? [wetIn.dispersantId] : []));
+    for (const { from } of pour.embeds ?? []) if (from.is === 'shelf') ids.push(from.materialId);
+    if (pour.remelt) ids.push(pour.remelt.scrapId);
+  }
+  for (const { materialId } of plan.packaging ?? []) ids.push(materialId);
+  return withMembers(ids, materials);
+}
+
+interface MaterialsById {
+  get(id: string): Material | undefined;
+}
+
+/** Materials by their ids, with the members of blends and what scraps hold; null for an id that is not known. */
+export function withMembers(ids: Iterable<string>, materials: MaterialsById): Map<string, Material | null> {
   const named = new Map<string, Material | null>();
   const add = (id: string) => {
     if (named.has(id)) return;
@@ -114,16 +129,7 @@ export function namedMaterials(
     if (material?.kind === 'scrap')
       for (const held of material.holds ?? []) if (materials.get(held.materialId)) add(held.materialId);
   };
-  for (const pour of plan.pours) {
-    add(pour.baseId);
-    for (const { materialId, wetIn } of pour.doses) {
-      add(materialId);
-      if (wetIn) add(wetIn.dispersantId);
-    }
-    for (const { from } of pour.embeds ?? []) if (from.is === 'shelf') add(from.materialId);
-    if (pour.remelt) add(pour.remelt.scrapId);
-  }
-  for (const { materialId } of plan.packaging ?? []) add(materialId);
+  for (const id of ids) add(id);
   return named;
 }
 

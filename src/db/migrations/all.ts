@@ -26,6 +26,7 @@ import { purchases } from './0024_purchases';
 import { finishedGoods } from './0025_finished_goods';
 import { paid } from './0026_paid';
 import { frozenRuns } from './0027_frozen_runs';
+import { planNames } from './0028_plan_names';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -56,4 +57,5 @@ export const MIGRATIONS: readonly Migration[] = [
   finishedGoods,
   paid,
   frozenRuns,
+  planNames,
 ];
