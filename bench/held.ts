@@ -1,6 +1,7 @@
 import type { Run } from '../src/core/run/run';
+import { importPlan } from '../src/server/importPlan';
 import { openWorkshop } from '../src/server/workshop';
-import { additive, planFile } from '../tests/support/planFiles';
+import { additive, fragrance, planFile } from '../tests/support/planFiles';
 import { nextEvent } from '../tests/support/runs';
 import { type RunningServer, send, startServer, temporaryFolder } from '../tests/support/server';
 import { fileOf, fill } from './largeWorkshop';
@@ -13,7 +14,26 @@ const LONGEST_SHOWN = 6;
 
 const folder = temporaryFolder();
 const workshop = openWorkshop(folder.path);
+const ordinary = planFile(
+  Array.from({ length: 3 }, () => ({
+    size: '1 part',
+    doses: Array.from({ length: 4 }, (_, n): [ReturnType<typeof additive>, string] => [
+      additive({ id: `dosed-${n}`, name: `Dosed ${n}` }),
+      '0.5 %',
+    ]),
+  })),
+  { name: 'Ordinary', pieces: 6 },
+);
+const { plan: known } = importPlan(workshop, ordinary);
 fill(workshop, fileOf(), { runs: 10_000, plans: 1000, materials: 2000 });
+/** Each plan was saved again and again since, with more in it. */
+const VERSIONS = 4;
+const { plans } = workshop;
+workshop.db.transaction(() => {
+  for (const { id, plan, version, revision, changedAt } of plans.all())
+    for (let n = 1; n < VERSIONS; n++)
+      plans.save(id, { ...known, name: plan.name }, version + n, true, revision + n - 1, changedAt);
+})();
 workshop.db.close();
 
 interface Held {
@@ -89,6 +109,65 @@ for (const name of PAGES) {
   pages.push({ name, firstMs, laterMs });
 }
 print(`${PAGES.length} pages of 10,000 runs, 1,000 plans and 2,000 materials`, pages);
+
+/** What changes something, on a server that has read nothing yet. */
+await server.stop();
+server = await begin();
+const writes: Held[] = [];
+/** Prepares what `work` then does: only that is looked at. */
+async function change(name: string, prepare: (n: number) => Promise<() => Promise<Answer>>): Promise<void> {
+  const all: number[] = [];
+  for (let n = 0; n <= TIMES; n++) {
+    const work = await prepare(n);
+    all.push(
+      await held(server, async () => {
+        const { status, body } = await work();
+        if (status >= 300) throw new Error(`${name} answers ${status}: ${JSON.stringify(body)}`);
+      }),
+    );
+  }
+  const [firstMs = 0, ...laterMs] = all;
+  writes.push({ name, firstMs, laterMs });
+}
+type Answer = { status: number; body: unknown };
+const ask = (method: string, path: string, body?: unknown): Promise<Answer> =>
+  send(server.base, method, path, body);
+/** Saves a record as it is, with something else in it. */
+async function saved(
+  at: string,
+  key: 'item' | 'plan',
+  other: (record: never, n: number) => object,
+  n: number,
+) {
+  const { body } = (await ask('GET', at)) as { body: { revision: number; item: never; plan: never } };
+  return () => ask('PUT', at, { [key]: other(body[key], n), revision: body.revision });
+}
+await change('deletes a material', async (n) => () => ask('DELETE', `/api/materials/extra-${1900 + n}`));
+await change('deletes a plan', async () => {
+  const { body } = (await ask('POST', '/api/plans/plan-9/duplicate')) as { body: { id: string } };
+  return () => ask('PUT', `/api/put-away/plan/${body.id}`, { state: 'deleted' });
+});
+await change('another kind of material', (n) =>
+  saved(
+    `/api/materials/extra-${1800 + n}`,
+    'item',
+    ({ id, name }: { id: string; name: string }) => ({ ...fragrance(), id, name }),
+    0,
+  ),
+);
+const noted = (record: object, n: number) => ({ ...record, note: `written ${n}` });
+await change('saves a material', (n) => saved('/api/materials/extra-30', 'item', noted, n));
+const named = (record: object, n: number) => ({ ...record, name: `Named ${n}` });
+await change('saves a plan', (n) => saved('/api/plans/plan-3', 'plan', named, n));
+await change('duplicates a plan', async () => () => ask('POST', '/api/plans/plan-5/duplicate'));
+await change(
+  'archives a plan',
+  async (n) => () => ask('PUT', `/api/put-away/plan/plan-${n + 1}`, { state: 'archived' }),
+);
+await change('takes in a plan', async () => () => ask('POST', '/api/plans/import', ordinary));
+const counted = (choices: object, n: number) => ({ ...choices, batchesPerMonth: n + 1 });
+await change('saves the house rules', (n) => saved('/api/house-rules', 'item', counted, n));
+print('Writes', writes);
 
 /** A run as long as a plan makes it, on a server that knows nothing of it yet. */
 const crowded = planFile(
