@@ -1,8 +1,8 @@
 import type Database from 'better-sqlite3';
 
 /**
- * Keeps what was read until anything is written to the file, by this connection or by another. Inside a transaction
- * nothing is kept: what is read there may be taken back.
+ * Keeps what was read until anything is written to the file, by this connection or by another. What is read inside a
+ * transaction is not kept: it may be taken back.
  *
  * @param tables those it is read from, where only what this connection writes to them matters; never names from outside
  */
@@ -15,10 +15,11 @@ export function keptUntilWritten<Value>(
   const otherWrites = db.prepare<[], number>('PRAGMA data_version').pluck();
   let kept: { at: string; value: Value } | null = null;
   return () => {
-    if (db.inTransaction) return read();
     const at = `${ownWrites()} ${otherWrites.get()}`;
-    if (kept?.at !== at) kept = { at, value: read() };
-    return kept.value;
+    if (kept?.at === at) return kept.value;
+    const value = read();
+    if (!db.inTransaction) kept = { at, value };
+    return value;
   };
 }
 

@@ -5,10 +5,10 @@ import { type Lot, lotStock } from '../core/stock/lot';
 import { lotSchema } from '../core/stock/lotSchema';
 import type { LotStock } from '../core/stock/stock';
 import { keptUntilWritten } from './keptUntilWritten';
+import { lotSums } from './lotSums';
 import { asKept, type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
 import type { KeptText } from './recordVersions';
-import { sameWhileEqual } from './sameWhileEqual';
 import { entryTable } from './stockEntries';
 import { lotOfItem } from './upcasters/lot';
 
@@ -38,11 +38,6 @@ export function lotTable(db: Database.Database) {
     `SELECT ${COLUMNS} FROM lots
      WHERE item_kind = ? AND item_id = ? ORDER BY record ->> 'boughtOn', id`,
   );
-  const withRun = db.prepare<[string], Row>(
-    `SELECT ${COLUMNS} FROM lots WHERE item_kind = 'product'
-       AND EXISTS (SELECT 1 FROM json_each(record, '$.madeOf') WHERE json_extract(record, fullkey || '.runId') = ?)
-     ORDER BY record ->> 'boughtOn', id`,
-  );
   const all = db.prepare<[], Row>(`SELECT ${COLUMNS} FROM lots ORDER BY record ->> 'boughtOn', id`);
   const numbered = db.prepare<[string], { id: string }>(
     "SELECT id FROM lots WHERE item_kind = 'material' AND record ->> 'number' = ? ORDER BY id",
@@ -62,12 +57,6 @@ export function lotTable(db: Database.Database) {
     `UPDATE lots SET record = ?, shape = ?, changed_at = ?, revision = revision + 1
      WHERE id = ? AND revision = ?`,
   );
-  const stock = db.prepare<[], StockRow>(
-    `SELECT lots.id, lots.record, lots.shape, coalesce(sum(e.change), 0) AS left
-     FROM lots LEFT JOIN stock_entries e ON e.lot_id = lots.id
-     WHERE lots.item_kind = 'material'
-     GROUP BY lots.id ORDER BY lots.record ->> 'boughtOn', lots.id`,
-  );
   const stockOf = db.prepare<[string], StockRow>(
     `SELECT lots.id, lots.record, lots.shape,
        (SELECT coalesce(sum(e.change), 0) FROM stock_entries e WHERE e.lot_id = lots.id) AS left
@@ -84,18 +73,13 @@ export function lotTable(db: Database.Database) {
     return [known.data.item.id, lotStock(known.data, left)];
   };
 
-  const readStock = sameWhileEqual(() => {
-    const byMaterial = new Map<string, LotStock[]>();
-    for (const row of stock.all()) {
-      const [materialId, lot] = stockOfRow(row) ?? [];
-      if (materialId === undefined || lot === undefined) continue;
-      const ofMaterial = byMaterial.get(materialId) ?? [];
-      ofMaterial.push(lot);
-      byMaterial.set(materialId, ofMaterial);
-    }
-    return byMaterial;
-  });
-  const stockNow = keptUntilWritten(db, readStock, ['lots', 'stock_entries']);
+  const reads = keptUntilWritten(db, () => {
+    const each = all.all().map(read);
+    const items = readable(each);
+    return { items, broken: broken(each), withRuns: byRuns(items) };
+  }, ['lots']);
+  const sums = lotSums(db);
+  const stockNow = stockOfLots(() => reads().items, sums);
 
   return {
     find(id: string): Stored<Lot> | undefined {
@@ -109,15 +93,14 @@ export function lotTable(db: Database.Database) {
     /** What a lot was before, as it can be read. */
     readVersion: (id: string, { record, shape }: KeptText) => READER.read(id, record, shape),
     /** Those that can be read, in the order they were bought. */
-    all: (): Stored<Lot>[] => readable(all.all().map(read)),
+    all: (): Stored<Lot>[] => [...reads().items],
     /** Those of materials, without finished goods. */
-    ofShelf: (): Stored<Lot>[] =>
-      readable(all.all().map(read)).filter(({ item }) => item.item.kind === 'material'),
-    broken: (): BrokenRecord[] => broken(all.all().map(read)),
+    ofShelf: (): Stored<Lot>[] => reads().items.filter(({ item }) => item.item.kind === 'material'),
+    broken: (): BrokenRecord[] => [...reads().broken],
     /** In the order they were bought, or packed. */
     of: ({ kind, id }: Lot['item']): Stored<Lot>[] => readable(ofItem.all(kind, id).map(read)),
     /** Finished goods with pieces of a run, in the order they were packed. */
-    withRun: (runId: string): Stored<Lot>[] => readable(withRun.all(runId).map(read)),
+    withRun: (runId: string): readonly Stored<Lot>[] => reads().withRuns.get(runId) ?? [],
     /** Ids of the lots with a number. */
     idsNumbered: (number: string): string[] => numbered.all(number).map(({ id }) => id),
     /** Lots whose number has a text in it, which is folded. */
@@ -138,4 +121,65 @@ export function lotTable(db: Database.Database) {
       stockOf.all(materialId).flatMap((row) => stockOfRow(row)?.[1] ?? []),
     ...entryTable(db),
   };
+}
+
+/** Finished goods by the runs that they have pieces of. */
+function byRuns(lots: readonly Stored<Lot>[]): ReadonlyMap<string, readonly Stored<Lot>[]> {
+  const byRun = new Map<string, Stored<Lot>[]>();
+  for (const stored of lots)
+    for (const { runId } of stored.item.madeOf ?? []) {
+      const ofRun = byRun.get(runId);
+      if (!ofRun) byRun.set(runId, [stored]);
+      else if (ofRun.at(-1) !== stored) ofRun.push(stored);
+    }
+  return byRun;
+}
+
+/**
+ * What is left of every lot of the shelf, by material. What stands as it stood is the same object, so that what goes by it
+ * can tell at a glance that nothing changed.
+ */
+function stockOfLots(
+  lotsNow: () => readonly Stored<Lot>[],
+  sumsNow: () => ReadonlyMap<string, number>,
+): () => StockByMaterial {
+  let last: {
+    lots: readonly Stored<Lot>[];
+    sums: ReadonlyMap<string, number>;
+    stock: StockByMaterial;
+  } | null = null;
+  let each = new Map<string, { lot: Lot; stock: LotStock }>();
+  return () => {
+    const [lots, sums] = [lotsNow(), sumsNow()];
+    if (last?.lots === lots && last.sums === sums) return last.stock;
+    const before = each;
+    each = new Map();
+    const byMaterial = new Map<string, LotStock[]>();
+    for (const { item: lot } of lots) {
+      if (lot.item.kind !== 'material') continue;
+      const left = sums.get(lot.id) ?? 0;
+      const known = before.get(lot.id);
+      const stock = known?.lot === lot && known.stock.left === left ? known.stock : lotStock(lot, left);
+      each.set(lot.id, { lot, stock });
+      const ofMaterial = byMaterial.get(lot.item.id);
+      if (ofMaterial) ofMaterial.push(stock);
+      else byMaterial.set(lot.item.id, [stock]);
+    }
+    const stock = asBefore(byMaterial, last?.stock);
+    last = { lots, sums, stock };
+    return stock;
+  };
+}
+
+/** The lists that are the same as before, and all of them where none is another. */
+function asBefore(now: Map<string, LotStock[]>, before: StockByMaterial | undefined): StockByMaterial {
+  if (!before) return now;
+  let isOther = before.size !== now.size;
+  const same = new Map<string, readonly LotStock[]>(now);
+  for (const [id, lots] of now) {
+    const were = before.get(id);
+    if (were?.length === lots.length && were.every((lot, place) => lot === lots[place])) same.set(id, were);
+    else isOther = true;
+  }
+  return isOther ? same : before;
 }

@@ -13,6 +13,7 @@ import {
   broken,
   itemOf,
   type Page,
+  pageOf,
   type RecordReader,
   readable,
   recordReader,
@@ -171,7 +172,7 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
       return keptPages(JSON.stringify(asked), () => {
         const reads = (named === '' ? sql.latest : sql.latestNamed).all(asked).map(read);
         const { total } = (named === '' ? sql.count.get() : sql.countNamed.get(asked)) ?? { total: 0 };
-        return { items: readable(reads), broken: broken(reads), total };
+        return pageOf(reads, total);
       });
     },
     /** Ids of those on such a page that take long to be read. */

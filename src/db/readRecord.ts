@@ -142,3 +142,8 @@ export function readable<Item>(reads: readonly Result<Item, BrokenRecord>[]): It
 export function broken<Item>(reads: readonly Result<Item, BrokenRecord>[]): BrokenRecord[] {
   return reads.flatMap((read) => (read.success ? [] : [read.error]));
 }
+
+/** A page of what was read. */
+export function pageOf<Item>(reads: readonly Result<Item, BrokenRecord>[], total: number): Page<Item> {
+  return { items: readable(reads), broken: broken(reads), total };
+}

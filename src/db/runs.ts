@@ -4,7 +4,7 @@ import { fail, type Result } from '../core/result';
 import type { RecordedEvent, Run, RunEvent } from '../core/run/run';
 import { keptByKey } from './keptUntilWritten';
 import { isShown } from './putAway';
-import { type BrokenRecord, broken, itemOf, type Page, readable } from './readRecord';
+import { type BrokenRecord, itemOf, type Page, pageOf, readable } from './readRecord';
 import { EVENT_SHAPE, EVENTS, type EventRow, eventReader, type RunRow, runReader } from './runReader';
 import { snapshotText } from './snapshotText';
 
@@ -45,6 +45,7 @@ function statementsOf(db: Database.Database) {
     codes: db.prepare<[string, string], { total: number }>(
       'SELECT count(*) AS total FROM runs WHERE code >= ? AND code < ?',
     ),
+    codeOf: db.prepare<[string], string | null>('SELECT code FROM runs WHERE id = ?').pluck(),
     ofCode: db.prepare<[string], { id: string }>('SELECT id FROM runs WHERE code = ?'),
     ending: db.prepare<[string], { ended: RunEnding | null }>('SELECT ended FROM runs WHERE id = ?'),
     snapshot: db.prepare<[string], string>('SELECT snapshot FROM runs WHERE id = ?').pluck(),
@@ -80,10 +81,7 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     schemaVersion: () => sql.schemaVersion.get() ?? 0,
     rulesNow,
   });
-  const page = (rows: RunRow[], total: number): Page<Run> => {
-    const reads = rows.map(runs.read);
-    return { items: readable(reads), broken: broken(reads), total };
-  };
+  const page = (rows: RunRow[], total: number): Page<Run> => pageOf(rows.map(runs.read), total);
   const countOfFinished = keptByKey<number>(db, 1);
   /** Ids of finished runs, the last finished first, and how many there are. */
   function finishedIds(offset: number, limit: number): { ids: string[]; total: number } {
@@ -129,6 +127,8 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     ending: (id: string): RunEnding | null | undefined => sql.ending.get(id)?.ended,
     /** The run with a batch code; null where there is none. */
     idOfCode: (code: string): string | null => sql.ofCode.get(code)?.id ?? null,
+    /** The batch code of a run, also of one that can't be read; null where it has none, or there is no such run. */
+    codeOf: (id: string): string | null => sql.codeOf.get(id) ?? null,
     /** How many codes begin so. */
     countOfCodes: (start: string): number => sql.codes.get(start, `${start}~`)?.total ?? 0,
     /** How many runs there are of any version of a plan. */

@@ -38,11 +38,18 @@ export function entryTable(db: Database.Database) {
   const places = db.prepare<[], { name: string }>(
     'SELECT DISTINCT stands_at AS name FROM stock_entries WHERE stands_at IS NOT NULL ORDER BY stands_at',
   );
-  const packed = db.prepare<[], { run_id: string; pieces: number }>(
-    `SELECT json_extract(record, part.fullkey || '.runId') AS run_id,
-       sum(json_extract(record, part.fullkey || '.pieces') * e.change) AS pieces
-     FROM lots JOIN stock_entries e ON e.lot_id = lots.id, json_each(lots.record, '$.madeOf') part
-     WHERE lots.item_kind = 'product' AND e.kind = 'made' GROUP BY run_id`,
+  const packed = db
+    .prepare<[string], number>(
+      "SELECT coalesce(sum(change), 0) FROM stock_entries WHERE lot_id = ? AND kind = 'made'",
+    )
+    .pluck();
+  const packsThere = db.prepare<
+    [],
+    { product_id: string; lot_id: string; stands_at: string | null; packs: number }
+  >(
+    `SELECT lots.item_id AS product_id, e.lot_id, e.stands_at, sum(e.change) AS packs
+     FROM lots JOIN stock_entries e ON e.lot_id = lots.id
+     WHERE lots.item_kind = 'product' GROUP BY e.lot_id, e.stands_at HAVING packs <> 0`,
   );
   const everyEntry = db.prepare<[], EntryRow>(`${ENTRY} ORDER BY place`);
   const entryById = db.prepare<[string], EntryRow>(`${ENTRY} WHERE id = ?`);
@@ -83,9 +90,14 @@ export function entryTable(db: Database.Database) {
     /** All of them, in the order they were made. */
     everyEntry: (): StockEntry[] => everyEntry.all().map(entry),
     entriesOfRun: (runId: string): StockEntry[] => entriesOf.all('run', runId).map(entry),
-    /** Pieces that are in packs, by their runs. */
-    piecesPacked: (): ReadonlyMap<string, number> =>
-      new Map(packed.all().map(({ run_id, pieces }) => [run_id, pieces])),
+    /** How many packs of a lot were made, without what was taken back. */
+    packsMade: (lotId: string): number => packed.get(lotId) ?? 0,
+    /** Packs of finished goods that are there, and where. */
+    packsThere: () =>
+      packsThere.all().map(({ product_id, lot_id, stands_at, packs }) => ({
+        ...{ productId: product_id, lotId: lot_id, change: packs },
+        ...(stands_at === null ? {} : { standsAt: stands_at }),
+      })),
     /** Where finished goods stand or stood, besides the workshop itself. */
     places: (): string[] => places.all().map(({ name }) => name),
     /** Those that belong to something. */

@@ -40,7 +40,6 @@ const MOST_RUNS = 20;
 export function goodsOf(workshop: Workshop, productId: string): Goods {
   const product = productOf(workshop, productId);
   const lots = workshop.lots.of({ kind: 'product', id: productId });
-  const packed = workshop.lots.piecesPacked();
   return {
     lots: lots.map((stored) => goodsLot(workshop, stored)).toReversed(),
     places: workshop.lots.places(),
@@ -53,7 +52,7 @@ export function goodsOf(workshop: Workshop, productId: string): Goods {
         planId,
         planName: stored?.success ? stored.data.plan.name : planId,
         pieces,
-        runs: runs.flatMap((run) => packable(run, packed) ?? []),
+        runs: runs.flatMap((run) => packable(workshop, run) ?? []),
       };
     }),
   };
@@ -61,18 +60,20 @@ export function goodsOf(workshop: Workshop, productId: string): Goods {
 
 /** Where packs of each product stand, by product. */
 export function packsInStock({ lots, products }: Workshop): ReadonlyMap<string, PacksThere[]> {
+  const there = lots.packsThere();
   return new Map(
-    products.all().map(({ item: { id } }) => {
-      const entries = lots.of({ kind: 'product', id }).flatMap(({ item }) => lots.entriesOfLot(item.id));
-      return [id, packsByPlace(entries)];
-    }),
+    products
+      .all()
+      .map(({ item: { id } }) => [id, packsByPlace(there.filter(({ productId }) => productId === id))]),
   );
 }
 
 /** All finished goods by where they stand, the workshop first; each with what is good for the shortest time first. */
 export function goodsByPlace(workshop: Workshop): { place: string | null; of: PacksOfLot[] }[] {
+  const withPacks = new Set(workshop.lots.packsThere().map(({ lotId }) => lotId));
   const all = workshop.products.all().flatMap(({ item: { id, name } }) =>
     workshop.lots.of({ kind: 'product', id }).flatMap((stored) => {
+      if (!withPacks.has(stored.item.id)) return [];
       const { lot, places } = goodsLot(workshop, stored);
       return places.map(({ place, packs }) => ({ place, productId: id, product: name, lot, packs }));
     }),
@@ -198,14 +199,19 @@ function lotOfGoods(workshop: Workshop, lotId: string): GoodsLot {
 }
 
 /** A finished run with its good pieces that are in no pack; null for others. */
-function packable(run: Run, packed: ReadonlyMap<string, number>): PackableRun | null {
+function packable({ lots }: Workshop, run: Run): PackableRun | null {
   const so = progress(run);
   if (so.ended?.kind !== 'finished') return null;
   const { sheet } = run.snapshot;
   const rounds = Array.from({ length: sheet.totals.rounds }, (_, round) => round);
   const there = rounds.reduce((sum, round) => sum + piecesMade(sheet, round, so, true), 0);
   const good = goodPiecesSeen(so.inspections, sheet.totals.rounds) ?? so.ended.goodPieces;
-  const free = Math.min(good, there) - (packed.get(run.id) ?? 0);
+  const packed = lots
+    .withRun(run.id)
+    .flatMap(({ item: { id, madeOf = [] } }) =>
+      madeOf.map(({ runId, pieces }) => (runId === run.id ? pieces * lots.packsMade(id) : 0)),
+    );
+  const free = packed.reduce((left, pieces) => left - pieces, Math.min(good, there));
   return { id: run.id, code: run.code, finishedAt: so.ended.at, free: Math.max(0, free) };
 }
 
@@ -219,7 +225,7 @@ function runOf(
   for (const [place, id] of runIds.entries()) {
     const found = orNull(() => workshop.runs.find(id));
     if (found?.planId !== planId) continue;
-    const run = packable(found, workshop.lots.piecesPacked());
+    const run = packable(workshop, found);
     if (!run) throw invalidField(`runIds.${place}`, 'names a batch that is not finished');
     if (run.free < pieces * packs)
       throw invalidField(

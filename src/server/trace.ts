@@ -3,7 +3,6 @@ import { goodPiecesSeen } from '../core/inspection/inspection';
 import type { Aside } from '../core/pieces/aside';
 import { batchLotNumber, codeOfLotNumber } from '../core/run/batchCode';
 import { progress } from '../core/run/progress';
-import type { Run } from '../core/run/run';
 import type { StockEntry } from '../core/stock/stock';
 import { type TraceSource, traceLot, traceRun } from '../core/trace/trace';
 import { orNull } from './broken';
@@ -11,6 +10,7 @@ import { goodsOfRun } from './goods';
 import type { Workshop } from './openWorkshop';
 import { notFound } from './problem';
 import { findRun } from './runs';
+import { turnWhenLong } from './turn';
 
 /** Less is what is left of taking and giving back. */
 const NOTHING = 1e-6;
@@ -56,17 +56,17 @@ export interface TracedSource {
  *
  * @throws Problem 404
  */
-export function traceOfLot(workshop: Workshop, lotId: string) {
+export async function traceOfLot(workshop: Workshop, lotId: string) {
   const { lots, materials } = workshop;
   const lot = lots.find(lotId)?.item;
   if (!lot) throw notFound('lot', lotId);
   const found = traceLot(lotId, sourceOf(workshop));
   const numberOf = (id: string) => orNull(() => lots.find(id))?.item.number ?? id;
-  const batches = found.map(({ runId, amount, through }) => ({
-    ...batchOf(workshop, runId),
-    amount,
-    through: through.map(numberOf),
-  }));
+  const batches: TracedBatch[] = [];
+  for (const { runId, amount, through } of found) {
+    await turnWhenLong();
+    batches.push({ ...batchOf(workshop, runId), amount, through: through.map(numberOf) });
+  }
   // One that came to hold of it in two ways is one batch.
   const each = [...new Map(batches.map((batch) => [batch.runId, batch])).values()];
   return {
@@ -132,7 +132,6 @@ function sourceOf({ lots, materials, runs }: Workshop): TraceSource {
     const kind = materialId === undefined ? null : orNull(() => materials.find(materialId))?.item.kind;
     return kind === 'scrap' || kind === 'piece';
   };
-  const codeOf = (runId: string): Run['code'] => orNull(() => runs.find(runId))?.code ?? null;
   return {
     runsOfLot(lotId) {
       const entries = lots.entriesOfLot(lotId);
@@ -156,7 +155,7 @@ function sourceOf({ lots, materials, runs }: Workshop): TraceSource {
       return sums(entries, (entry) => entry.lotId).map(([lotId, amount]) => ({ lotId, amount }));
     },
     lotsLeftBy(runId) {
-      const code = codeOf(runId);
+      const code = runs.codeOf(runId);
       return code === null ? [] : lots.idsNumbered(batchLotNumber(code)).filter(isLeft);
     },
     runThatLeft(lotId) {

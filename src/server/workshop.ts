@@ -62,10 +62,11 @@ export function workshop(): Workshop {
 }
 
 /** Reads what most pages ask for before anybody waits: a record is judged when it is read first, and a run is told and written down. */
-function readAhead({ materials, molds, runs }: Workshop): void {
+function readAhead({ materials, molds, lots, runs }: Workshop): void {
   try {
     materials.all();
     molds.all();
+    lots.stock();
     for (const run of runs.open().items) {
       progress(run);
       snapshotText(run.snapshot);

@@ -4,13 +4,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import test, { after } from 'node:test';
 import Database from 'better-sqlite3';
+import fc from 'fast-check';
 import { USUAL_HOUSE_CHOICES } from '../../src/core/houseRules/houseRules';
 import { jugSchema } from '../../src/core/houseRules/jugSchema';
 import { materialSchema } from '../../src/core/materials/materialSchema';
 import { sheetSchema } from '../../src/core/plan/sheetSchema';
+import type { Lot } from '../../src/core/stock/lot';
 import { z } from '../../src/core/zod';
 import { openDatabase } from '../../src/db/connection';
 import { houseRulesTable } from '../../src/db/houseRules';
+import { lotTable } from '../../src/db/lots';
 import { type Migration, migrate, NewerDatabaseError } from '../../src/db/migrate';
 import { MIGRATIONS } from '../../src/db/migrations/all';
 import { recordReader } from '../../src/db/readRecord';
@@ -304,6 +307,81 @@ test('a list that is kept follows every write: its own, one that is taken back, 
   assert.deepEqual(names(), ['c', 'other']);
   db.exec("DELETE FROM jugs WHERE id = 'c'");
   assert.deepEqual(names(), ['other']);
+  db.close();
+  other.close();
+});
+
+test('what is left of lots is what SQLite sums of their entries, whoever adds them, and of nothing that is taken back', () => {
+  const path = join(folder, 'lots.sqlite');
+  const [db, other] = [openDatabase(path), openDatabase(path)];
+  const [lots, others] = [lotTable(db), lotTable(other)];
+  const lotOf = (id: string, materialId: string, heldFor?: string): Lot => ({
+    ...{ id, item: { kind: 'material', id: materialId }, number: id, boughtOn: '2026-01-01', price: null },
+    ...{ discountFraction: 0, amount: 1, bestBefore: null, openedOn: null, note: '' },
+    ...(heldFor ? { heldFor } : {}),
+  });
+  db.exec(`INSERT INTO materials (id, record, revision, changed_at)
+    VALUES ('material-0', '{}', 1, 'now'), ('material-1', '{}', 1, 'now')`);
+  for (const n of [0, 1, 2, 3]) lots.insert(lotOf(`lot-${n}`, `material-${n % 2}`), 'now');
+  const sums = db.prepare('SELECT lot_id, sum(change) FROM stock_entries GROUP BY lot_id').raw();
+  const left = () =>
+    [...lots.stock().values()]
+      .flat()
+      .map(({ id, left }) => [id, left])
+      .filter(([, left]) => left !== 0);
+  const agrees = () => assert.deepEqual(new Map(left() as [string, number][]), new Map(sums.all() as never));
+  const add = (to: typeof lots, lot: number, change: number) =>
+    to.addEntry({
+      ...{
+        id: crypto.randomUUID(),
+        lotId: `lot-${lot}`,
+        at: 'now',
+        kind: 'used',
+        change,
+        owner: null,
+        note: '',
+      },
+    });
+  const entry = fc.tuple(fc.nat({ max: 3 }), fc.double({ min: -1e6, max: 1e6, noNaN: true }));
+  const step = fc.record({
+    by: fc.constantFrom('own', 'other', 'taken back'),
+    entries: fc.array(entry, { maxLength: 4 }),
+  });
+  fc.assert(
+    fc.property(fc.array(step, { maxLength: 6 }), (steps) => {
+      for (const { by, entries } of steps) {
+        const all = (to: typeof lots) => {
+          for (const [lot, change] of entries) {
+            add(to, lot, change);
+            agrees();
+          }
+        };
+        if (by === 'own') db.transaction(all)(lots);
+        if (by === 'other') all(others);
+        if (by === 'taken back')
+          assert.throws(() =>
+            db.transaction(() => {
+              all(lots);
+              throw new Error('taken back');
+            })(),
+          );
+        agrees();
+      }
+    }),
+    { numRuns: 60, seed: 4 },
+  );
+  // What stands as it stood is the same object.
+  const before = lots.stock();
+  assert.equal(lots.stock(), before);
+  db.exec("UPDATE lots SET changed_at = 'later'");
+  assert.equal(lots.stock(), before);
+  add(lots, 1, 5);
+  assert.notEqual(lots.stock(), before);
+  assert.equal(lots.stock().get('material-0'), before.get('material-0'));
+  lots.update(lotOf('lot-0', 'material-0', 'its certificate'), 1, 'now');
+  assert.equal(lots.stock().get('material-0')?.[0]?.heldFor, 'its certificate');
+  db.exec('DROP TRIGGER stock_entries_stay; UPDATE stock_entries SET change = 1');
+  agrees();
   db.close();
   other.close();
 });

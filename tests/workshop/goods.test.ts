@@ -90,9 +90,10 @@ test('a set is packed of two batches: its pieces, its box and its date, and no m
   const entry = { kind: 'correction' as const, change: 1, note };
   assert.equal(problemFrom(() => editStock(workshop, lotId, crypto.randomUUID(), entry)).status, 422);
   // A box is traced to the batches that are in it, and back.
-  const packedIn = () => traceOfLot(workshop, boxes.id).batches.map(({ runId, amount }) => [runId, amount]);
+  const packedIn = async () =>
+    (await traceOfLot(workshop, boxes.id)).batches.map(({ runId, amount }) => [runId, amount]);
   const boxesOf = () => traceOfRun(workshop, second.id).filter((source) => source.lotId === boxes.id);
-  assert.deepEqual(packedIn(), [
+  assert.deepEqual(await packedIn(), [
     [first.id, 2],
     [second.id, 2],
   ]);
@@ -105,7 +106,7 @@ test('a set is packed of two batches: its pieces, its box and its date, and no m
   takeGoodsBack(workshop, lotId, lotId);
   assert.deepEqual([left(), after.parts[0]?.runs[0]?.free], [[5], 6]);
   assert.deepEqual(packsInStock(workshop).get('pair'), []);
-  assert.deepEqual([packedIn(), boxesOf()], [[], []]);
+  assert.deepEqual([await packedIn(), boxesOf()], [[], []]);
   assert.equal(problemFrom(() => takeGoodsBack(workshop, lotId, `back ${lotId}`)).status, 404);
 });
 
@@ -142,7 +143,7 @@ test('what became of packs is told by place and batch, once, also in a recall', 
       ['Box A', [['Pair', 1]]],
     ],
   );
-  const { batches } = traceOfLot(workshop, scent.id);
+  const { batches } = await traceOfLot(workshop, scent.id);
   const csv = recallCsv(batches, { decimal: '.', delimiter: ';' });
   assert.match(csv, /Pair: 3 packed, 1 sold; 1 in the workshop and 1 at Box A/);
   // Pieces that went elsewhere can't be packed any more.

@@ -74,7 +74,7 @@ test('ends go into a jar, are melted again with their doses, limits, cost and lo
   assert.equal(jarOf(workshop, 'Twice melted').melts, 2);
   assert.ok(isClose(scented('Twice melted'), 1 / 102, 1e-6));
 
-  const { batches } = traceOfLot(workshop, scent.id);
+  const { batches } = await traceOfLot(workshop, scent.id);
   assert.deepEqual(
     batches.map(({ planName, through }) => [planName, through]),
     [
@@ -164,6 +164,6 @@ test('pieces are kept, set in as parts in another plan, taken off the shelf whol
     run.snapshot.findings.filter(({ code }) => code === 'embed-made-ahead'),
     [],
   );
-  const [, through] = traceOfLot(workshop, scent.id).batches;
+  const [, through] = (await traceOfLot(workshop, scent.id)).batches;
   assert.deepEqual([through?.planName, through?.through], ['Wedges', [`Batch ${cubes.code}`]]);
 });

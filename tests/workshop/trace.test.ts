@@ -8,7 +8,7 @@ import { addLot } from '../../src/server/stock';
 import { traceOfLot, traceOfRun } from '../../src/server/trace';
 import { BOX, fragrance, planFile } from '../support/planFiles';
 import { makeInWorkshop, nextEvent } from '../support/runs';
-import { problemFrom, workshopWith } from '../support/workshops';
+import { problemOf, workshopWith } from '../support/workshops';
 
 test('a fragrance lot is recalled through the scrap jar into what that was set into, and traced back from there', async () => {
   const { workshop, stored } = workshopWith(planFile([{ doses: [[fragrance(), '2 %']] }], {}, BOX));
@@ -29,7 +29,7 @@ test('a fragrance lot is recalled through the scrap jar into what that was set i
   });
   const second = await makeInWorkshop(workshop, plan.id);
   const scrapNumber = `Batch ${first.code}`;
-  const { batches, materialName } = traceOfLot(workshop, lot.id);
+  const { batches, materialName } = await traceOfLot(workshop, lot.id);
   assert.equal(materialName, 'Test scent');
   assert.deepEqual(
     batches.map(({ runId, code, planName, goodPieces, through }) => [
@@ -62,7 +62,7 @@ test('a fragrance lot is recalled through the scrap jar into what that was set i
     pours: plan.plan.pours.map((pour) => ({ ...pour, doses: stored.plan.pours[0]?.doses ?? [] })),
   });
   const twice = await makeInWorkshop(workshop, both.id);
-  const counted = traceOfLot(workshop, lot.id);
+  const counted = await traceOfLot(workshop, lot.id);
   assert.equal(counted.batches.filter(({ runId }) => runId === twice.id).length, 2);
   assert.deepEqual([counted.batchCount, counted.goodPieces], [3, 18]);
   const open = startRun(workshop, crypto.randomUUID(), stored.id);
@@ -74,13 +74,16 @@ test('a fragrance lot is recalled through the scrap jar into what that was set i
   )
     recordEvent(workshop, left, crypto.randomUUID(), event);
   recordEvent(workshop, left, crypto.randomUUID(), { kind: 'abandoned', note: '' });
-  assert.equal(traceOfLot(workshop, lot.id).batches.find(({ runId }) => runId === left)?.ended, 'abandoned');
+  assert.equal(
+    (await traceOfLot(workshop, lot.id)).batches.find(({ runId }) => runId === left)?.ended,
+    'abandoned',
+  );
 
   // What is said of its bars later is told with it, and a recall list is one file.
   const complaint = { kind: 'complained' as const, words: 'Itches', from: 'A neighbour', done: '' };
   recordEvent(workshop, second.id, crypto.randomUUID(), complaint);
   assert.equal(findRun(workshop, second.id).events.at(-1)?.event.kind, 'complained');
-  const told = traceOfLot(workshop, lot.id).batches.filter(
+  const told = (await traceOfLot(workshop, lot.id)).batches.filter(
     ({ runId }) => runId === first.id || runId === second.id,
   );
   assert.deepEqual(
@@ -90,5 +93,5 @@ test('a fragrance lot is recalled through the scrap jar into what that was set i
   const [head, ...lines] = recallCsv(told, { delimiter: ',', decimal: '.' }).trim().split('\r\n');
   assert.match(head ?? '', /^\uFEFF?Batch,Plan,Made,Good pieces,/);
   assert.ok(lines.length === 2 && lines[1]?.includes(scrapNumber) && /,1,[^,]*,$/.test(lines[1]));
-  assert.equal(problemFrom(() => traceOfLot(workshop, 'constructor')).status, 404);
+  assert.equal((await problemOf(traceOfLot(workshop, 'constructor'))).status, 404);
 });

@@ -27,6 +27,7 @@ import { finishedGoods } from './0025_finished_goods';
 import { paid } from './0026_paid';
 import { frozenRuns } from './0027_frozen_runs';
 import { planNames } from './0028_plan_names';
+import { places } from './0029_places';
 
 /** In order; only ever added to. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -58,4 +59,5 @@ export const MIGRATIONS: readonly Migration[] = [
   paid,
   frozenRuns,
   planNames,
+  places,
 ];
