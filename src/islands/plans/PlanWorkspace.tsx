@@ -15,7 +15,7 @@ import type { LotStock } from '../../core/stock/stock';
 import type { Detail } from '../pourPlan/details';
 import { PourPlanFoot } from '../pourPlan/PourPlanFoot';
 import { type PourPlanView, usePourPlan } from '../pourPlan/usePourPlan';
-import { pageData } from '../shared/pageData';
+import { pageData, stockOfPage } from '../shared/pageData';
 import { withShowing } from '../shared/showing';
 import { useStable } from '../shared/useStable';
 import { ChecksPanel } from './ChecksPanel';
@@ -47,8 +47,6 @@ interface Props {
   /** Pieces of other plans that are set into this one. */
   made: MadePiece[];
   rules: HouseRules;
-  /** What is left of the shelf's lots, by material. */
-  stock: StockByMaterial;
   /** ISO 8601 day. */
   today: string;
 }
@@ -56,6 +54,7 @@ interface Props {
 /** The plan as it is stored, or as it was left. */
 function PlanWorkspace(props: Props) {
   const [records] = useState(() => pageData<PlanPageRecords>('plan'));
+  const [stock] = useState(stockOfPage);
   const draft = useKeptDraft(records.stored);
   if (draft === undefined)
     return (
@@ -63,7 +62,7 @@ function PlanWorkspace(props: Props) {
         Laying out the plan …
       </p>
     );
-  return <Workspace {...props} {...records} draft={draft} />;
+  return <Workspace {...props} {...records} stock={stock} draft={draft} />;
 }
 
 export default withShowing(PlanWorkspace);
@@ -71,7 +70,7 @@ export default withShowing(PlanWorkspace);
 const NO_LOTS: readonly LotStock[] = [];
 
 /** Everything that one decision touches, in sight of it. */
-function Workspace(props: Props & PlanPageRecords & { draft: Draft | null }) {
+function Workspace(props: Props & PlanPageRecords & { stock: StockByMaterial; draft: Draft | null }) {
   const { stored, stock, today, draft } = props;
   const { molds, materials, rules, taught, shelved, molded } = usePageRecords(props);
   const [pourIndex, setPourIndex] = useState(0);

@@ -7,6 +7,7 @@ import type { Product } from '../../core/product/product';
 import { DeleteRecord } from '../shared/DeleteRecord';
 import { DeskHead } from '../shared/DeskHead';
 import { Line } from '../shared/Line';
+import { pageData } from '../shared/pageData';
 import type { StoredItem } from '../shared/saveQueue';
 import { withShowing } from '../shared/showing';
 import { useDesk } from '../shared/useDesk';
@@ -17,21 +18,31 @@ import { PackCostPanel } from './PackCostPanel';
 import { type Named, PackFields, PriceFields, WordFields } from './ProductFields';
 
 interface Props {
-  start: StoredItem<Product>;
-  plans: Named[];
-  packaging: Named[];
-  runs: RunChoice[];
   /** Runs whose label is asked for. */
   chosen: string[];
-  /** What came with the page; null where it couldn't be worked out. */
-  first: { label: WholeLabel | null; cost: PackCost | null };
-  goods: Goods;
   /** ISO 4217. */
   currency: string;
 }
 
+/** What the page brings along. */
+export interface ProductPageRecords {
+  start: StoredItem<Product>;
+  plans: Named[];
+  packaging: Named[];
+  runs: RunChoice[];
+  /** What came with the page; null where it couldn't be worked out. */
+  first: { label: WholeLabel | null; cost: PackCost | null };
+  goods: Goods;
+}
+
+function ProductDesk(props: Props) {
+  const [records] = useState(() => pageData<ProductPageRecords>('product'));
+  return <Desk {...props} {...records} />;
+}
+
 /** A product with its label beside it, saved a moment after each change. */
-function ProductDesk({ start, plans, packaging, runs, chosen, first, goods, currency }: Props) {
+function Desk(props: Props & ProductPageRecords) {
+  const { start, plans, packaging, runs, chosen, first, goods, currency } = props;
   const desk = useDesk(start, '/api/products', faultOf);
   const { item: product, saved: shown, change } = desk;
   const [runIds, setRunIds] = useState(chosen);

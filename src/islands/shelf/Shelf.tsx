@@ -1,9 +1,8 @@
 import { Download, FileUp, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Material } from '../../core/materials/material';
-import type { StockByMaterial } from '../../core/stock/fromShelf';
 import type { LotStock } from '../../core/stock/stock';
-import { withStart } from '../shared/pageData';
+import { stockOfPage, withStart } from '../shared/pageData';
 import type { StoredItem } from '../shared/saveQueue';
 import { useShowing, withShowing } from '../shared/showing';
 import { UndoLine } from '../shared/UndoLine';
@@ -20,7 +19,6 @@ import { searched, shelfRow } from './shelfRows';
 interface Props {
   /** The materials as they are stored. */
   start: StoredItem<Material>[];
-  stock: StockByMaterial;
   currency: string;
   /** The material whose form is open from the start. */
   asked: string | null;
@@ -28,11 +26,11 @@ interface Props {
 }
 
 /** Materials with their limits and what is left of them; unknown is said as “not known”, never as zero. */
-function Shelf({ start, stock: startStock, currency, asked, askedSide }: Props) {
+function Shelf({ start, currency, asked, askedSide }: Props) {
   const showing = useShowing();
   const own = useRecords<Material>('/api/materials', 'material', start);
   const { records, save, put, remove } = own;
-  const [stock, setStock] = useState(startStock);
+  const [stock, setStock] = useState(stockOfPage);
   const [open, setOpen] = useState<StoredItem<Material> | 'new' | null>(
     () => start.find(({ item }) => item.id === asked) ?? null,
   );
