@@ -4,13 +4,13 @@ import { openWorkshop } from '../src/server/workshop';
 import { additive, fragrance, planFile } from '../tests/support/planFiles';
 import { nextEvent } from '../tests/support/runs';
 import { type RunningServer, send, startServer, temporaryFolder } from '../tests/support/server';
-import { fileOf, fill } from './largeWorkshop';
+import { fileOf, fill, fillStock } from './largeWorkshop';
 
 /** How long the thread that saves ticks is held at once, by the time it had a core: the first time, and later ones after a write. */
 const TIMES = 5;
 /** Past its answer something may still be done. */
 const AFTERWARDS_MS = 80;
-const LONGEST_SHOWN = 6;
+const LONGEST_SHOWN = 8;
 
 const folder = temporaryFolder();
 const workshop = openWorkshop(folder.path);
@@ -26,6 +26,7 @@ const ordinary = planFile(
 );
 const { plan: known } = importPlan(workshop, ordinary);
 fill(workshop, fileOf(), { runs: 10_000, plans: 1000, materials: 2000 });
+fillStock(workshop, 'plan-3', { lots: 3000, taken: 60_000, products: 10, packings: 200 });
 /** Each plan was saved again and again since, with more in it. */
 const VERSIONS = 4;
 const { plans } = workshop;
@@ -90,6 +91,16 @@ const PAGES = [
   ...['/', '/plans', '/plans?page=2', '/plans?q=Plan+9', '/plans/plan-3', '/plans/plan-3/sheet'],
   ...['/plans/buy?plan=plan-3', '/plans/recipe', '/bench', '/rack', '/log', '/log?q=tenth', '/log/run-9'],
   ...['/log/knows', '/molds', '/shelf', '/products', '/house-rules', '/api/plans', '/api/materials'],
+  ...['/copies', '/devices', '/log/run-9/sheet', '/plans/plan-3/counts', '/plans/plan-3/rehearsal'],
+  ...[
+    '/plans/plan-3/versions',
+    '/plans/archive',
+    '/products/product-3',
+    '/products/notice',
+    '/products/stock',
+  ],
+  ...['/purchases', '/rack/run-9', '/records/material/extra-30', '/trace/lot-9', '/trace/pack-3-9'],
+  ...['/log/compare?one=run-9&other=run-1010', '/api/lots?material=extra-30', '/api/shelf/lots', '/api/log'],
 ];
 let server = await begin();
 const materials: { item: { id: string } }[] = (await send(server.base, 'GET', '/api/materials')).body;
@@ -129,6 +140,7 @@ async function change(name: string, prepare: (n: number) => Promise<() => Promis
   const [firstMs = 0, ...laterMs] = all;
   writes.push({ name, firstMs, laterMs });
 }
+const without = ({ id: _, ...rest }: ReturnType<typeof additive>) => rest;
 type Answer = { status: number; body: unknown };
 const ask = (method: string, path: string, body?: unknown): Promise<Answer> =>
   send(server.base, method, path, body);
@@ -142,19 +154,24 @@ async function saved(
   const { body } = (await ask('GET', at)) as { body: { revision: number; item: never; plan: never } };
   return () => ask('PUT', at, { [key]: other(body[key], n), revision: body.revision });
 }
-await change('deletes a material', async (n) => () => ask('DELETE', `/api/materials/extra-${1900 + n}`));
+await change('deletes a material', async (n) => {
+  const fresh = additive({ name: `Never used ${n}` });
+  const { body } = (await ask('POST', '/api/materials', without(fresh))) as {
+    body: { item: { id: string } };
+  };
+  return () => ask('DELETE', `/api/materials/${body.item.id}`);
+});
 await change('deletes a plan', async () => {
   const { body } = (await ask('POST', '/api/plans/plan-9/duplicate')) as { body: { id: string } };
   return () => ask('PUT', `/api/put-away/plan/${body.id}`, { state: 'deleted' });
 });
-await change('another kind of material', (n) =>
-  saved(
-    `/api/materials/extra-${1800 + n}`,
-    'item',
-    ({ id, name }: { id: string; name: string }) => ({ ...fragrance(), id, name }),
-    0,
-  ),
-);
+await change('another kind of material', async (n) => {
+  const fresh = without(additive({ name: `Of another kind ${n}` }));
+  const { body } = (await ask('POST', '/api/materials', fresh)) as { body: { item: { id: string } } };
+  const { id } = body.item;
+  const item = { ...fragrance(), id, name: `A scent ${n}` };
+  return () => ask('PUT', `/api/materials/${id}`, { item, revision: 1 });
+});
 const noted = (record: object, n: number) => ({ ...record, note: `written ${n}` });
 await change('saves a material', (n) => saved('/api/materials/extra-30', 'item', noted, n));
 const named = (record: object, n: number) => ({ ...record, name: `Named ${n}` });

@@ -1,5 +1,8 @@
 import { makeSheet } from '../src/core/plan/makeSheet';
+import { newProduct } from '../src/core/product/newProduct';
 import { slimSheet } from '../src/core/run/snapshot';
+import type { Lot } from '../src/core/stock/lot';
+import type { StockEntry } from '../src/core/stock/stock';
 import { indexRun } from '../src/server/search/indexRuns';
 import type { Workshop } from '../src/server/workshop';
 import { additive, base, fragrance, mold, planFile } from '../tests/support/planFiles';
@@ -40,6 +43,59 @@ export function fill(workshop: Workshop, file: ReturnType<typeof fileOf>, size: 
       runs.end(run.id, 'finished', at(n + 1), `note ${n}`);
       const said = recordedNote(n);
       indexRun(workshop, { ...run, events: [...run.events, said] });
+    }
+  })();
+}
+
+const LABEL = { widthMm: 60, heightMm: 40 };
+
+export interface Stock {
+  /** Of materials that are there. */
+  lots: number;
+  /** What runs took of those lots. */
+  taken: number;
+  products: number;
+  /** Times that some of each product was packed. */
+  packings: number;
+}
+
+/** Buys lots of the materials of a workshop, takes from them, and packs pieces of its runs. */
+export function fillStock(workshop: Workshop, planId: string, size: Stock): void {
+  const { db, lots, materials, products, newId } = workshop;
+  const at = '2026-01-01T00:00:00.000Z';
+  const ids = materials.all().map(({ item }) => item.id);
+  const lotOf = (id: string, item: Lot['item'], amount: number): Lot => ({
+    ...{ id, item, number: id, boughtOn: '2026-01-01', price: null, discountFraction: 0, amount },
+    ...{ bestBefore: null, openedOn: null, note: '' },
+  });
+  const enter = (lotId: string, kind: StockEntry['kind'], change: number, owner: StockEntry['owner']) =>
+    lots.addEntry({ id: newId(), lotId, at, kind, change, owner, note: '' });
+  db.transaction(() => {
+    for (let n = 0; n < size.lots; n++) {
+      const lot = lotOf(`lot-${n}`, { kind: 'material', id: ids[n % ids.length] ?? '' }, 1000);
+      lots.insert(lot, at);
+      enter(lot.id, 'bought', lot.amount, null);
+    }
+    for (let n = 0; n < size.taken; n++)
+      enter(`lot-${n % size.lots}`, 'used', -1, {
+        kind: 'run',
+        id: `run-${n % 10_000}`,
+        taskId: `task-${n}`,
+      });
+    for (let n = 0; n < size.products; n++) {
+      const id = `product-${n}`;
+      const part = { planId, pieces: 1 };
+      products.insert(
+        { ...newProduct({ id: planId, name: `Product ${n}` }, 'eu-cosmetic', LABEL), id, parts: [part] },
+        at,
+      );
+      for (let k = 0; k < size.packings; k++) {
+        const lot = lotOf(`pack-${n}-${k}`, { kind: 'product', id }, 4);
+        const madeOf = [{ runId: `run-${(n * size.packings + k) % 10_000}`, pieces: 1 }];
+        lots.insert({ ...lot, madeOf }, at);
+        enter(lot.id, 'made', lot.amount, { kind: 'act', id: lot.id });
+        enter(lot.id, 'sold', -lot.amount, { kind: 'act', id: `sold-${lot.id}` });
+      }
     }
   })();
 }
