@@ -73,8 +73,20 @@ export function lotTable(db: Database.Database) {
     return [known.data.item.id, lotStock(known.data, left)];
   };
 
+  /** As they were read last: one whose row is the same is the same. */
+  let known = new Map<string, { row: Row; read: ReturnType<typeof read> }>();
+  const readAll = () => {
+    const before = known;
+    known = new Map();
+    return all.all().map((row) => {
+      const was = before.get(row.id);
+      const each = was && isSameRow(was.row, row) ? was : { row, read: read(row) };
+      known.set(row.id, each);
+      return each.read;
+    });
+  };
   const reads = keptUntilWritten(db, () => {
-    const each = all.all().map(read);
+    const each = readAll();
     const items = readable(each);
     return { items, broken: broken(each), withRuns: byRuns(items) };
   }, ['lots']);
@@ -121,6 +133,10 @@ export function lotTable(db: Database.Database) {
       stockOf.all(materialId).flatMap((row) => stockOfRow(row)?.[1] ?? []),
     ...entryTable(db),
   };
+}
+
+function isSameRow(row: Row, other: Row): boolean {
+  return row.record === other.record && row.shape === other.shape && row.revision === other.revision;
 }
 
 /** Finished goods by the runs that they have pieces of. */

@@ -12,6 +12,7 @@ import {
   type BrokenRecord,
   broken,
   itemOf,
+  MOST_CHARACTERS,
   type Page,
   pageOf,
   type RecordReader,
@@ -38,7 +39,7 @@ function readerFor(bars: number): RecordReader<Plan> {
   const known = READERS.get(bars);
   if (known) return known;
   const upcasters = [(record: unknown) => withIds(draftFrom1(record as Plan1, bars))];
-  const reader = recordReader(planSchema, upcasters);
+  const reader = recordReader(planSchema, upcasters, MOST_CHARACTERS, true);
   READERS.set(bars, reader);
   return reader;
 }
@@ -103,13 +104,19 @@ function statementsOf(db: Database.Database) {
   const updatePlan = db.prepare<[number, string, string, number]>(
     'UPDATE plans SET latest_version = ?, changed_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?',
   );
-  const knownIds = db
-    .prepare<[], string>(`SELECT id FROM plans WHERE ${NOT_DELETED} ORDER BY changed_at DESC, id`)
-    .pluck();
+  const idsWhere = (which: string) =>
+    db.prepare<[], string>(`SELECT id FROM plans WHERE ${which} ORDER BY changed_at DESC, id`).pluck();
+  const ids = { known: idsWhere(NOT_DELETED), shown: idsWhere(SHOWN) };
   const latestThatName = db.prepare<[string], Row>(
     `${SELECT} JOIN plan_names n ON n.plan_id = plans.id AND n.version = v.version
      WHERE n.kind = 'plan' AND n.named_id = ? AND ${LATEST} AND ${NOT_DELETED} ORDER BY plans.changed_at DESC, plans.id`,
   );
+  const nameOf = db
+    .prepare<[string], unknown>(
+      `SELECT iif(json_valid(v.record), v.record ->> 'name', NULL) FROM plans JOIN plan_versions v ON v.plan_id = plans.id
+       WHERE ${LATEST} AND plans.id = ?`,
+    )
+    .pluck();
   const materialsNamed = db
     .prepare<[], string>("SELECT DISTINCT named_id FROM plan_names WHERE kind = 'material'")
     .pluck();
@@ -127,8 +134,9 @@ function statementsOf(db: Database.Database) {
     insertVersion,
     updateVersion,
     updatePlan,
-    knownIds,
+    ids,
     latestThatName,
+    nameOf,
     materialsNamed,
   };
 }
@@ -182,8 +190,13 @@ export function planTable(db: Database.Database, barsOf: (moldId: string) => num
     },
     /** Plans that can't be read. */
     broken: (): BrokenRecord[] => broken(sql.known.all().map(read)),
-    /** Their ids, with those that can't be read. */
-    ids: (): string[] => sql.knownIds.all(),
+    /** Their ids, with those that can't be read; of those that are known, or that are not put away. */
+    ids: (of: 'known' | 'shown'): string[] => sql.ids[of].all(),
+    /** The name of a plan, also of one that is deleted; null where it has none that can be read. */
+    nameOf(id: string): string | null {
+      const name = sql.nameOf.get(id);
+      return typeof name === 'string' ? name : null;
+    },
     /** Those whose latest version has pieces of another plan set in, that can be read. */
     withPiecesOf: (id: string): StoredPlan[] => readable(sql.latestThatName.all(id).map(read)),
     /** Ids of the materials that any version of any plan names, without what is in those. */

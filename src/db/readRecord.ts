@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { fail, ok, type Result } from '../core/result';
 import type { z } from '../core/zod';
 import { explainIssue } from '../words/en/explainIssue';
+import { KeptAWhile } from './keptAWhile';
 
 /** Brings a record up by one shape. What it is given has passed no schema. */
 export type Upcaster = (record: unknown) => unknown;
@@ -57,7 +58,7 @@ export class BrokenRecordError extends Error {
 }
 
 /** Some ten thousand ordinary materials, or five thousand ordinary plans. */
-const MOST_CHARACTERS = 12_000_000;
+export const MOST_CHARACTERS = 12_000_000;
 /** What a record takes besides its text, in characters. */
 const EACH = 500;
 
@@ -99,16 +100,21 @@ export function uncachedReader<Item>(
  * The same, of which each text is judged once for as long as it is kept.
  *
  * @param mostCharacters of the texts that are kept, the last asked for
+ * @param isSoonReadAgain what nobody asks for is forgotten with time: not where a whole list is read at once
  */
 export function recordReader<Item>(
   schema: z.ZodType<Item>,
   upcasters: readonly Upcaster[] = [],
   mostCharacters = MOST_CHARACTERS,
+  isSoonReadAgain = false,
 ): RecordReader<Item> {
-  const cache = new LRUCache<string, { text: string; item: Item }>({
+  const within = {
     maxSize: mostCharacters,
-    sizeCalculation: ({ text }) => text.length + EACH,
-  });
+    sizeCalculation: ({ text }: { text: string }) => text.length + EACH,
+  };
+  const cache = isSoonReadAgain
+    ? new KeptAWhile<string, { text: string; item: Item }>(within)
+    : new LRUCache<string, { text: string; item: Item }>(within);
   const uncached = uncachedReader(schema, upcasters);
   // A long text is found by its id and compared: to look it up by itself would be to read all of it.
   const keyOf = (id: string, text: string, shape: number) =>
@@ -135,12 +141,16 @@ export function itemOf<Item>(read: Result<Item, BrokenRecord>): Item {
 
 /** The items that can be read. */
 export function readable<Item>(reads: readonly Result<Item, BrokenRecord>[]): Item[] {
-  return reads.flatMap((read) => (read.success ? [read.data] : []));
+  const items: Item[] = [];
+  for (const read of reads) if (read.success) items.push(read.data);
+  return items;
 }
 
 /** Those that can't. */
 export function broken<Item>(reads: readonly Result<Item, BrokenRecord>[]): BrokenRecord[] {
-  return reads.flatMap((read) => (read.success ? [] : [read.error]));
+  const faults: BrokenRecord[] = [];
+  for (const read of reads) if (!read.success) faults.push(read.error);
+  return faults;
 }
 
 /** A page of what was read. */

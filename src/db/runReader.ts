@@ -21,6 +21,8 @@ export interface RunRow {
   shape: number;
   /** Of its snapshot. */
   bytes: number;
+  /** On the bench or on the rack, where it is looked at again and again. */
+  at_work: 0 | 1;
 }
 
 export interface EventRow {
@@ -57,21 +59,48 @@ const keptSnapshotSchema = snapshotSchema.extend({
 
 const SOURCE = eventSourceSchema.catch({});
 
-/** So many runs are the same object for as long as nothing happens to them: what is worked out of one is kept with it. */
-const MOST_KEPT = 100;
-/** Some three thousand ordinary runs, or nine of the longest, whose objects take several times as much: a Logbook of thousands is read through, not kept. */
-const MOST_SNAPSHOT_BYTES = 40_000_000;
+interface Read {
+  run: Run;
+  last: EventRow | undefined;
+}
+
+/** Runs that are kept once they were read: what they rest on, and the last object of each, with which what is worked out of it is kept. */
+interface Kept {
+  snapshots: LRUCache<string, { row: RunRow; snapshot: Snapshot }>;
+  runs: LRUCache<string, Read>;
+}
+
+/** @param most of their snapshots, of which the objects take several times as much; of runs; of their tasks and events */
+function keeping(most: { bytes: number; runs: number; lines: number }): Kept {
+  return {
+    snapshots: new LRUCache({ maxSize: most.bytes, sizeCalculation: ({ row }) => row.bytes }),
+    runs: new LRUCache({
+      max: most.runs,
+      maxSize: most.lines,
+      sizeCalculation: ({ run }) => 1 + run.events.length + run.snapshot.tasks.length,
+    }),
+  };
+}
+
+function forget({ snapshots, runs }: Kept, which: (row: RunRow) => boolean): void {
+  for (const [id, { row }] of [...snapshots.entries()])
+    if (which(row)) {
+      snapshots.delete(id);
+      runs.delete(id);
+    }
+}
+
+/** Nine of the longest runs, half done, or more ordinary ones than a workshop has room for. */
+const MOST_AT_WORK = { bytes: 40_000_000, runs: 400, lines: 150_000 };
+/** Two of the longest, or a page of ordinary ones: a Logbook of thousands is read through, not kept. */
+const MOST_ENDED = { bytes: 8_000_000, runs: 60, lines: 30_000 };
 
 /**
  * Reads runs, brought up from whatever shape they were kept in. What a run rests on and what has happened to it is never
  * changed once it is written, which the schema of the file sees to: both are read once.
  */
 export function runReader(source: RunSource) {
-  const snapshots = new LRUCache<string, { row: RunRow; snapshot: Snapshot }>({
-    maxSize: MOST_SNAPSHOT_BYTES,
-    sizeCalculation: ({ row }) => row.bytes,
-  });
-  const lastRead = new LRUCache<string, { run: Run; last: EventRow | undefined }>({ max: MOST_KEPT });
+  const [atWork, ended] = [keeping(MOST_AT_WORK), keeping(MOST_ENDED)];
   let reader: RecordReader<Snapshot> | null = null;
   let rules: HouseRules | null = null;
   let schemaVersion: number | null = null;
@@ -80,8 +109,9 @@ export function runReader(source: RunSource) {
   function readerNow(): RecordReader<Snapshot> {
     const [rulesNow, versionNow] = [source.rulesNow(), source.schemaVersion()];
     if (reader && rulesNow === rules && versionNow === schemaVersion) return reader;
-    snapshots.clear();
-    lastRead.clear();
+    // Of today's shape nothing is derived by the rules.
+    const isOther = ({ shape }: RunRow) => versionNow !== schemaVersion || shape < (reader?.shape ?? 0);
+    for (const kept of [atWork, ended]) forget(kept, isOther);
     [rules, schemaVersion] = [rulesNow, versionNow];
     reader = uncachedReader(keptSnapshotSchema, [
       (record) => derivedSnapshot(record, rulesNow),
@@ -91,8 +121,19 @@ export function runReader(source: RunSource) {
     return reader;
   }
 
+  /** Where a run is kept: one that has ended since is no longer kept among the others. */
+  function keptOf(row: RunRow): Kept {
+    if (row.at_work === 1) return atWork;
+    const [snapshot, run] = [atWork.snapshots.get(row.id), atWork.runs.get(row.id)];
+    if (snapshot) ended.snapshots.set(row.id, { ...snapshot, row });
+    if (run) ended.runs.set(row.id, run);
+    atWork.snapshots.delete(row.id);
+    atWork.runs.delete(row.id);
+    return ended;
+  }
+
   function known(row: RunRow): Snapshot | null {
-    const kept = snapshots.get(row.id);
+    const kept = keptOf(row).snapshots.get(row.id);
     return kept?.row.bytes === row.bytes && kept.row.shape === row.shape ? kept.snapshot : null;
   }
 
@@ -101,14 +142,17 @@ export function runReader(source: RunSource) {
     const before = known(row);
     if (before) return ok(before);
     const snapshot = read(row.id, source.snapshotText(row.id) ?? '', row.shape);
-    if (snapshot.success) snapshots.set(row.id, { row, snapshot: snapshot.data });
+    if (snapshot.success) keptOf(row).snapshots.set(row.id, { row, snapshot: snapshot.data });
     return snapshot;
   }
 
   /** A run with its events, of which those that were read before are the same objects: what was told by them holds on. */
-  function withEvents(begun: Omit<Run, 'events'>): Result<Run, BrokenRecord> {
+  function withEvents(
+    begun: Omit<Run, 'events'>,
+    { runs } = atWork.runs.has(begun.id) ? atWork : ended,
+  ): Result<Run, BrokenRecord> {
     const { id, snapshot } = begun;
-    const kept = lastRead.get(id);
+    const kept = runs.get(id);
     const before = kept?.run.snapshot === snapshot ? kept : null;
     const { rows, goesOn } = rowsSince(id, before?.last);
     if (before && goesOn && rows.length === 0) return ok(before.run);
@@ -125,7 +169,7 @@ export function runReader(source: RunSource) {
       });
     }
     const run: Run = { ...begun, events: recorded };
-    lastRead.set(id, { run, last: rows.at(-1) ?? (goesOn ? before?.last : undefined) });
+    runs.set(id, { run, last: rows.at(-1) ?? (goesOn ? before?.last : undefined) });
     return ok(run);
   }
 
@@ -146,16 +190,17 @@ export function runReader(source: RunSource) {
     read(row: RunRow): Result<Run, BrokenRecord> {
       const snapshot = readSnapshot(row);
       if (!snapshot.success) return snapshot;
-      return withEvents({
+      const begun = {
         id: row.id,
         planId: row.plan_id,
         planVersion: row.plan_version,
         startedAt: row.started_at,
         code: row.code,
         snapshot: snapshot.data,
-      });
+      };
+      return withEvents(begun, keptOf(row));
     },
-    withEvents,
+    withEvents: (begun: Omit<Run, 'events'>) => withEvents(begun),
     readSnapshot,
     /** A snapshot from a text that is not in this file. */
     judgeSnapshot: (id: string, text: string, shape: number) => readerNow().read(id, text, shape),
@@ -166,7 +211,7 @@ export function runReader(source: RunSource) {
     /** Keeps the snapshot of a run that was read elsewhere. */
     keep(row: RunRow, snapshot: Snapshot): void {
       readerNow();
-      snapshots.set(row.id, { row, snapshot });
+      keptOf(row).snapshots.set(row.id, { row, snapshot });
     },
   };
 }

@@ -10,7 +10,8 @@ import { snapshotText } from './snapshotText';
 
 export type RunEnding = 'finished' | 'abandoned';
 
-const COLUMNS = 'id, plan_id, plan_version, started_at, code, shape, octet_length(snapshot) AS bytes';
+const COLUMNS = `id, plan_id, plan_version, started_at, code, shape, octet_length(snapshot) AS bytes,
+  (ended IS NULL OR on_rack = 1) AS at_work`;
 
 function statementsOf(db: Database.Database) {
   return {
@@ -45,6 +46,7 @@ function statementsOf(db: Database.Database) {
     codes: db.prepare<[string, string], { total: number }>(
       'SELECT count(*) AS total FROM runs WHERE code >= ? AND code < ?',
     ),
+    nameOf: db.prepare<[string], string>('SELECT plan_name FROM runs WHERE id = ?').pluck(),
     codeOf: db.prepare<[string], string | null>('SELECT code FROM runs WHERE id = ?').pluck(),
     ofCode: db.prepare<[string], { id: string }>('SELECT id FROM runs WHERE code = ?'),
     ending: db.prepare<[string], { ended: RunEnding | null }>('SELECT ended FROM runs WHERE id = ?'),
@@ -127,6 +129,8 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     ending: (id: string): RunEnding | null | undefined => sql.ending.get(id)?.ended,
     /** The run with a batch code; null where there is none. */
     idOfCode: (code: string): string | null => sql.ofCode.get(code)?.id ?? null,
+    /** What a run is of, also where it can't be read; null where that is not known. */
+    nameOf: (id: string): string | null => sql.nameOf.get(id) || null,
     /** The batch code of a run, also of one that can't be read; null where it has none, or there is no such run. */
     codeOf: (id: string): string | null => sql.codeOf.get(id) ?? null,
     /** How many codes begin so. */
@@ -135,11 +139,8 @@ export function runTable(db: Database.Database, rulesNow: () => HouseRules) {
     countOfPlan: (planId: string): number => sql.ofPlan.get(planId)?.total ?? 0,
     /** The last finished runs in a mold. */
     ofMold: (moldId: string, limit: number): Run[] => readable(sql.ofMold.all(moldId, limit).map(runs.read)),
-    /** Finished runs with bars that still have to be cut, wrapped or looked at, the first finished first. */
-    onRack(): Page<Run> {
-      const rows = sql.onRack.all();
-      return page(rows, rows.length);
-    },
+    /** Finished runs with bars that still have to be cut, wrapped or looked at, the first finished first, with no more of each than names it. */
+    onRack: () => sql.onRack.all().map(({ id, plan_id }) => ({ id, planId: plan_id })),
     /** Finished runs of any version of a plan, the last finished first, with no more of each than names it. */
     namesOfPlan: (planId: string, limit: number) =>
       sql.finishedOfPlan

@@ -5,6 +5,7 @@ import { type LogEntry, logEntry } from '../core/run/logEntry';
 import type { BrokenRecord, Page } from '../db/readRecord';
 import type { Workshop } from './openWorkshop';
 import { indexMissing } from './search/indexRuns';
+import { turnWhenLong } from './turn';
 
 /** A finished run stays as it is, so that what the Logbook keeps of it is worked out once. */
 const KEPT = new WeakMap<Database.Database, LRUCache<string, LogEntry>>();
@@ -26,10 +27,10 @@ interface Asked extends Partial<RunSearch> {
 }
 
 /** What the Logbook shows of finished runs in which these words stand, and that have what was chosen, the last finished first. */
-export function logPage(
+export async function logPage(
   workshop: Workshop,
   { search = '', chosen = [], offset = 0, limit = 50 }: Asked = {},
-): Page<LogEntry> {
+): Promise<Page<LogEntry>> {
   const { db, runs, runSearch } = workshop;
   const isAsked = search !== '' || chosen.length > 0;
   if (isAsked) indexMissing(workshop, INDEXED_AT_ONCE);
@@ -41,6 +42,7 @@ export function logPage(
   const items: LogEntry[] = [];
   const broken: BrokenRecord[] = [];
   for (const id of ids) {
+    await turnWhenLong();
     const known = kept.get(id);
     const read = known ? null : runs.read(id);
     if (known) items.push(known);

@@ -33,14 +33,20 @@ export async function madeByOthers(workshop: Workshop, planId: string): Promise<
   return made;
 }
 
-/** The latest version of every plan that can be read, archived ones too, the last changed first. */
-export async function everyPlan({ plans }: Workshop): Promise<StoredPlan[]> {
-  for (const id of plans.ids()) {
+/**
+ * The latest version of every plan that can be read, the last changed first.
+ *
+ * @param of `known`: archived ones too
+ */
+export async function everyPlan({ plans }: Workshop, of: 'known' | 'shown' = 'known'): Promise<StoredPlan[]> {
+  const all: StoredPlan[] = [];
+  for (const id of plans.ids(of)) {
     await turnWhenLong();
-    plans.newest(id);
+    const read = plans.newest(id);
+    if (read?.success) all.push(read.data);
   }
   await turn();
-  return plans.all();
+  return all;
 }
 
 export function createPlan(workshop: Workshop, plan: Plan): StoredPlan {

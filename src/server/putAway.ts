@@ -113,16 +113,13 @@ function checkDeletable(workshop: Workshop, kind: PutAwayKind, id: string): void
 
 /** A plan that was put away, by what can be told of it. */
 export interface PutAwayPlan extends PutAway {
-  /** Its id where it can't be read. */
+  /** Its id where it has none that can be read. */
   name: string;
 }
 
 /** Plans that are put away, the last first. */
 export function plansPutAway({ putAway, plans }: Workshop): PutAwayPlan[] {
-  return putAway.all('plan').map((record) => {
-    const read = plans.newest(record.id);
-    return { ...record, name: read?.success ? read.data.plan.name : record.id };
-  });
+  return putAway.all('plan').map((record) => ({ ...record, name: plans.nameOf(record.id) ?? record.id }));
 }
 
 /** Molds that are offered: those that are not archived, and those that are named. */
@@ -134,7 +131,7 @@ export function moldsOffered({ molds, putAway }: Workshop, named: readonly strin
     .filter(({ id }) => !archived.has(id) || named.includes(id));
 }
 
-/** The name of a run that was put away; its id where it can't be read. */
+/** The name of a run that was put away; its id where that is not known. */
 export function runName({ runs }: Workshop, id: string): string {
-  return orNull(() => runs.find(id))?.snapshot.sheet.planName ?? id;
+  return runs.nameOf(id) ?? id;
 }

@@ -1,6 +1,7 @@
 import { onSheets, overEdgeMm, PAPERS } from '../core/label/labelSheet';
 import type { Product } from '../core/product/product';
 import { logEntry } from '../core/run/logEntry';
+import { orNull } from './broken';
 import { compute } from './compute/threads';
 import { labelOf } from './labels';
 import type { Workshop } from './openWorkshop';
@@ -45,9 +46,10 @@ export function runsOfProduct({ runs }: Workshop, { parts }: Product) {
 
 /** How many packs the good pieces on the rack make: of each plan's last batch that stands there. */
 export function stickersOf({ runs }: Workshop, { parts }: Product): number {
-  const onRack = runs.onRack().items;
+  const onRack = runs.onRack();
   const packs = parts.map(({ planId, pieces }) => {
-    const [run] = onRack.filter((each) => each.planId === planId);
+    const of = onRack.findLast((each) => each.planId === planId);
+    const run = of && orNull(() => runs.find(of.id));
     return run ? Math.floor(logEntry(run).goodPieces / pieces) : 0;
   });
   return Math.min(MOST_LABELS, ...packs);

@@ -30,20 +30,23 @@ test('a run is found by anything that was written of it, sorted out by facets, a
     from: 'Stall 9',
     done: '',
   });
-  const ids = (search: string, ...chosen: [never, string][]) =>
-    logPage(workshop, { search, chosen: chosen.map(([facet, value]) => ({ facet, value })) }).items.map(
-      ({ runId }) => runId,
-    );
-  assert.deepEqual(ids('rain'), [first.id]);
-  assert.deepEqual(ids('RAI pour'), [first.id]);
-  assert.deepEqual(ids('rander bubb'), [second.id]);
-  assert.deepEqual(ids('stall crumbled'), [second.id]);
-  assert.deepEqual(ids('harbour fig').length, 2);
-  assert.deepEqual(ids(String(first.code)), [first.id]);
+  const ids = async (search: string, ...chosen: [never, string][]) => {
+    const { items } = await logPage(workshop, {
+      search,
+      chosen: chosen.map(([facet, value]) => ({ facet, value })),
+    });
+    return items.map(({ runId }) => runId);
+  };
+  assert.deepEqual(await ids('rain'), [first.id]);
+  assert.deepEqual(await ids('RAI pour'), [first.id]);
+  assert.deepEqual(await ids('rander bubb'), [second.id]);
+  assert.deepEqual(await ids('stall crumbled'), [second.id]);
+  assert.deepEqual((await ids('harbour fig')).length, 2);
+  assert.deepEqual(await ids(String(first.code)), [first.id]);
   for (const none of ['rain crumbled', '"', '*', 'NOT', 'a" OR "b', ';', '🧼'])
-    assert.deepEqual(ids(none), [], none);
-  assert.deepEqual(ids('', ['fault' as never, 'Bubbles']), [second.id]);
-  assert.deepEqual(ids('fig', ['verdict' as never, 'Poor'], ['year' as never, '2026']), [second.id]);
+    assert.deepEqual(await ids(none), [], none);
+  assert.deepEqual(await ids('', ['fault' as never, 'Bubbles']), [second.id]);
+  assert.deepEqual(await ids('fig', ['verdict' as never, 'Poor'], ['year' as never, '2026']), [second.id]);
   const facets = workshop.runSearch.facets({ search: 'fig', chosen: [] }, 2);
   assert.deepEqual(
     facets.filter(({ facet }) => facet === 'plan' || facet === 'fault'),
@@ -70,19 +73,19 @@ test('a run is found by anything that was written of it, sorted out by facets, a
 
   // What is put away is in no list; what came without the index comes in.
   setStanding(workshop, 'run', first.id, 'archived');
-  assert.deepEqual(ids('rain'), []);
+  assert.deepEqual(await ids('rain'), []);
   setStanding(workshop, 'run', first.id, 'shown');
   workshop.db.exec(
     'DELETE FROM run_measures; DELETE FROM run_facets; DELETE FROM run_words; DELETE FROM run_search',
   );
   assert.equal(workshop.runSearch.counts().indexed, 0);
   assert.equal(indexMissing(workshop, 10), 2);
-  assert.deepEqual(ids('rain'), [first.id]);
+  assert.deepEqual(await ids('rain'), [first.id]);
   assert.equal(indexMissing(workshop, 10), 0);
 
   // What was counted is counted anew once another is made.
   const third = await makeInWorkshop(workshop, stored.id, { note: 'Poured at noon' });
-  assert.deepEqual(ids('fig'), [third.id, second.id, first.id]);
+  assert.deepEqual(await ids('fig'), [third.id, second.id, first.id]);
   const madeOnceMore = workshop.runSearch.facets({ search: 'fig', chosen: [] }, 3);
   assert.equal(madeOnceMore.find(({ facet }) => facet === 'plan')?.count, 3);
 });

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { progress } from '../../src/core/run/progress';
+import { KeptAWhile } from '../../src/db/keptAWhile';
 import { snapshotText } from '../../src/db/snapshotText';
 import { importPlan } from '../../src/server/importPlan';
 import { keptOfPlans } from '../../src/server/keptOfPlans';
@@ -70,4 +71,26 @@ test('what is worked out of plans is kept by how much the plans hold, the last a
     plans.map((plan) => kept.has(plan)),
     [false, true, true],
   );
+});
+
+test('what nobody asked for in some minutes is forgotten', (t) => {
+  let now = performance.now();
+  t.mock.method(performance, 'now', () => now);
+  t.mock.timers.enable({ apis: ['setTimeout'] });
+  const pass = (minutes: number) => {
+    now += minutes * 60_000;
+    t.mock.timers.tick(minutes * 60_000);
+  };
+  const kept = new KeptAWhile<string, { of: string }>({ maxSize: 3, sizeCalculation: () => 1 });
+  for (const name of ['a', 'b']) kept.set(name, { of: name });
+  pass(3);
+  assert.equal(kept.get('a')?.of, 'a');
+  pass(3);
+  assert.equal(kept.size, 2);
+  kept.set('c', { of: 'c' });
+  assert.deepEqual([...kept.keys()].toSorted(), ['a', 'c']);
+  pass(6);
+  assert.equal(kept.get('a'), undefined);
+  for (const name of ['d', 'e', 'f']) kept.set(name, { of: name });
+  assert.deepEqual([...kept.keys()].toSorted(), ['d', 'e', 'f']);
 });

@@ -121,7 +121,7 @@ for (const step of OLDER_STEPS)
       goodPieces: 9,
       note: 'gone on with',
     });
-    assert.equal(logPage(workshop, { search: 'GONE on' }).items.length, 1);
+    assert.equal((await logPage(workshop, { search: 'GONE on' })).items.length, 1);
     assert.equal(workshop.runs.finished().total, 2);
   });
 

@@ -98,9 +98,12 @@ test('a finished run leaves the Logbook and comes back; an open one stays on the
   });
   assert.equal(refused('deleted'), 'only-archived');
   setStanding(workshop, 'run', run.id, 'archived');
-  assert.deepEqual([workshop.runs.finished().total, logPage(workshop, { search: 'should' }).total], [0, 0]);
+  assert.deepEqual(
+    [workshop.runs.finished().total, (await logPage(workshop, { search: 'should' })).total],
+    [0, 0],
+  );
   setStanding(workshop, 'run', run.id, 'shown');
-  assert.equal(logPage(workshop, { search: 'should' }).total, 1);
+  assert.equal((await logPage(workshop, { search: 'should' })).total, 1);
 });
 
 test('an archived mold is offered to no new plan, and stays with those that have it', () => {

@@ -59,6 +59,25 @@ test('a run is the same object until something happens to it, so that where it s
   assert.deepEqual(JSON.parse(await runJson(weighed)), JSON.parse(JSON.stringify(weighed)));
 });
 
+test('more runs than anybody looks through stay the same objects while they are on the bench, not once they have ended', () => {
+  const { workshop, stored } = workshopWith(file);
+  const { runs } = workshop;
+  const MANY = 130;
+  const begun = startRun(workshop, newId(), stored.id);
+  const open = Array.from({ length: MANY }, () => ({ ...begun, id: newId(), code: null }));
+  for (const run of open) runs.insert(run);
+  const all = () => open.map(({ id }) => findRun(workshop, id));
+  const first = all();
+  assert.ok(all().every((run, place) => run === first[place]));
+  for (const { id } of open) runs.end(id, 'abandoned', '2026-01-01T00:00:00.000Z', '');
+  const last = open.at(-1)?.id ?? '';
+  // The ending is no event: what was known of it is still so.
+  assert.equal(findRun(workshop, last), first.at(-1));
+  const ended = all();
+  assert.deepEqual(ended, first);
+  assert.notEqual(findRun(workshop, open[0]?.id ?? ''), ended[0]);
+});
+
 test('what a run rests on does not follow the plan or the shelf', async () => {
   const { workshop, stored, run } = await started();
   saveRecord(workshop.materials, 'material', base({ densityGPerMl: 1.5 }), 1, workshop.now());
@@ -163,7 +182,7 @@ test('each run has a code of its day and its number, with a letter that checks i
   assert.equal(findRun(workshop, second.id).code, second.code);
   const made = await makeInWorkshop(workshop, stored.id);
   assert.deepEqual(
-    logPage(workshop, { search: String(made.code) }).items.map(({ runId }) => runId),
+    (await logPage(workshop, { search: String(made.code) })).items.map(({ runId }) => runId),
     [made.id],
   );
   // Where the house wants no day on its bars, they are counted through the year.
