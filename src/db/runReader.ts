@@ -93,7 +93,7 @@ function forget({ snapshots, runs }: Kept, which: (row: RunRow) => boolean): voi
 /** Nine of the longest runs, half done, or more ordinary ones than a workshop has room for. */
 const MOST_AT_WORK = { bytes: 40_000_000, runs: 400, lines: 150_000 };
 /** Two of the longest, or a page of ordinary ones: a Logbook of thousands is read through, not kept. */
-const MOST_ENDED = { bytes: 8_000_000, runs: 60, lines: 30_000 };
+const MOST_ENDED = { bytes: 8_000_000, runs: 60, lines: 60_000 };
 
 /**
  * Reads runs, brought up from whatever shape they were kept in. What a run rests on and what has happened to it is never
