@@ -29,11 +29,19 @@ fill(workshop, fileOf(), { runs: 10_000, plans: 1000, materials: 2000 });
 fillStock(workshop, 'plan-3', { lots: 3000, taken: 60_000, products: 10, packings: 200 });
 /** Each plan was saved again and again since, with more in it. */
 const VERSIONS = 4;
-const { plans } = workshop;
+const ON_RACK = 80;
+const ARCHIVED = 300;
+const { plans, runs, putAway } = workshop;
+const at = workshop.now();
 workshop.db.transaction(() => {
   for (const { id, plan, version, revision, changedAt } of plans.all())
     for (let n = 1; n < VERSIONS; n++)
       plans.save(id, { ...known, name: plan.name }, version + n, true, revision + n - 1, changedAt);
+  for (let n = 0; n < ON_RACK; n++) runs.setOnRack(`run-${n}`, true);
+  for (let n = 0; n < ARCHIVED; n++) {
+    putAway.put({ kind: 'plan', id: `plan-${500 + n}`, state: 'archived', at });
+    putAway.put({ kind: 'run', id: `run-${500 + n}`, state: 'archived', at });
+  }
 })();
 workshop.db.close();
 
@@ -101,6 +109,7 @@ const PAGES = [
   ],
   ...['/purchases', '/rack/run-9', '/records/material/extra-30', '/trace/lot-9', '/trace/pack-3-9'],
   ...['/log/compare?one=run-9&other=run-1010', '/api/lots?material=extra-30', '/api/shelf/lots', '/api/log'],
+  ...['/api/rack/due', '/plans/buy?plan=all'],
 ];
 let server = await begin();
 const materials: { item: { id: string } }[] = (await send(server.base, 'GET', '/api/materials')).body;
@@ -184,6 +193,33 @@ await change(
 await change('takes in a plan', async () => () => ask('POST', '/api/plans/import', ordinary));
 const counted = (choices: object, n: number) => ({ ...choices, batchesPerMonth: n + 1 });
 await change('saves the house rules', (n) => saved('/api/house-rules', 'item', counted, n));
+await change('house rules, then Today', async (n) => {
+  const save = await saved('/api/house-rules', 'item', counted, TIMES + 1 + n);
+  return async () => {
+    const answer = await save();
+    await answered(`${server.base}/`);
+    return answer;
+  };
+});
+await change('a lot, then the shelf', async (n) => {
+  const bought = {
+    number: `Bought ${n}`,
+    boughtOn: '2026-01-01',
+    price: null,
+    discountFraction: 0,
+    amount: 10,
+  };
+  const dates = { bestBefore: null, openedOn: null, note: '' };
+  return async () => {
+    const answer = await ask('POST', '/api/lots', {
+      item: { kind: 'material', id: 'extra-50' },
+      ...bought,
+      ...dates,
+    });
+    await answered(`${server.base}/shelf`);
+    return answer;
+  };
+});
 print('Writes', writes);
 
 /** A run as long as a plan makes it, on a server that knows nothing of it yet. */
