@@ -4,6 +4,7 @@ import type { StockByMaterial } from '../core/stock/fromShelf';
 import { type Lot, lotStock } from '../core/stock/lot';
 import { lotSchema } from '../core/stock/lotSchema';
 import type { LotStock } from '../core/stock/stock';
+import { z } from '../core/zod';
 import { keptUntilWritten } from './keptUntilWritten';
 import { lotSums } from './lotSums';
 import { asKept, type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
@@ -88,9 +89,11 @@ export function lotTable(db: Database.Database) {
   const reads = keptUntilWritten(db, () => {
     const each = readAll();
     const items = readable(each);
-    return { items, broken: broken(each), withRuns: byRuns(items) };
+    const faults = broken(each);
+    return { items, broken: faults, withRuns: byRuns(items), brokenPacks: faults.map(packOf) };
   }, ['lots']);
   const sums = lotSums(db);
+  const entries = entryTable(db);
   const stockNow = stockOfLots(() => reads().items, sums);
 
   return {
@@ -113,6 +116,16 @@ export function lotTable(db: Database.Database) {
     of: ({ kind, id }: Lot['item']): Stored<Lot>[] => readable(ofItem.all(kind, id).map(read)),
     /** Finished goods with pieces of a run, in the order they were packed. */
     withRun: (runId: string): readonly Stored<Lot>[] => reads().withRuns.get(runId) ?? [],
+    /** Pieces of a run that are in packs, also in those whose lot can't be read. */
+    piecesPacked(runId: string): number {
+      const { withRuns, brokenPacks } = reads();
+      const packs = [...(withRuns.get(runId) ?? []).map(({ item }) => item), ...brokenPacks];
+      return packs
+        .flatMap(({ id, madeOf = [] }) =>
+          madeOf.map((part) => (part.runId === runId ? part.pieces * entries.packsMade(id) : 0)),
+        )
+        .reduce((sum, pieces) => sum + pieces, 0);
+    },
     /** Ids of the lots with a number. */
     idsNumbered: (number: string): string[] => numbered.all(number).map(({ id }) => id),
     /** Lots whose number has a text in it, which is folded. */
@@ -131,12 +144,23 @@ export function lotTable(db: Database.Database) {
     /** What is left of the lots of one material, in the order they were bought. */
     stockOf: (materialId: string): LotStock[] =>
       stockOf.all(materialId).flatMap((row) => stockOfRow(row)?.[1] ?? []),
-    ...entryTable(db),
+    ...entries,
   };
 }
 
 function isSameRow(row: Row, other: Row): boolean {
   return row.record === other.record && row.shape === other.shape && row.revision === other.revision;
+}
+
+const packSchema = z.object({ madeOf: lotSchema.shape.madeOf });
+
+/** What a lot that can't be read is made of, as far as it says so. */
+function packOf({ id, text }: BrokenRecord): Pick<Lot, 'id' | 'madeOf'> {
+  try {
+    return { id, madeOf: packSchema.parse(JSON.parse(text)).madeOf };
+  } catch {
+    return { id };
+  }
 }
 
 /** Finished goods by the runs that they have pieces of. */

@@ -206,12 +206,7 @@ function packable({ lots }: Workshop, run: Run): PackableRun | null {
   const rounds = Array.from({ length: sheet.totals.rounds }, (_, round) => round);
   const there = rounds.reduce((sum, round) => sum + piecesMade(sheet, round, so, true), 0);
   const good = goodPiecesSeen(so.inspections, sheet.totals.rounds) ?? so.ended.goodPieces;
-  const packed = lots
-    .withRun(run.id)
-    .flatMap(({ item: { id, madeOf = [] } }) =>
-      madeOf.map(({ runId, pieces }) => (runId === run.id ? pieces * lots.packsMade(id) : 0)),
-    );
-  const free = packed.reduce((left, pieces) => left - pieces, Math.min(good, there));
+  const free = Math.min(good, there) - lots.piecesPacked(run.id);
   return { id: run.id, code: run.code, finishedAt: so.ended.at, free: Math.max(0, free) };
 }
 

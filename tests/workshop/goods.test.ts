@@ -79,6 +79,15 @@ test('a set is packed of two batches: its pieces, its box and its date, and no m
   assert.deepEqual(left(), [3]);
   assert.match(problemFrom(() => packs(2)).detail, /takes 4 pieces of batch .*, which has 2/);
   assert.deepEqual(left(), [3]);
+  // What is in packs stays there where their lot can’t be read.
+  const put = (field: string) => workshop.db.exec(`UPDATE lots SET record = ${field} WHERE id = '${lotId}'`);
+  put("json_set(record, '$.amount', 'many')");
+  assert.equal(workshop.lots.broken().length, 1);
+  assert.deepEqual(
+    goodsOf(workshop, 'pair').parts.map(({ runs }) => runs[0]?.free),
+    [4, 2],
+  );
+  put("json_set(record, '$.amount', 2)");
   const elsewhere = { lotId: crypto.randomUUID(), packs: 1, runIds: [first.id], packedOn: '2026-01-09' };
   assert.equal(problemFrom(() => pack(workshop, 'pair', elsewhere)).code, 'invalid-field');
   assert.equal(problemFrom(() => pack(workshop, 'other', elsewhere)).status, 404);
