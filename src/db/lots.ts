@@ -7,7 +7,7 @@ import type { LotStock } from '../core/stock/stock';
 import { z } from '../core/zod';
 import { keptUntilWritten } from './keptUntilWritten';
 import { lotSums } from './lotSums';
-import { asKept, type BrokenRecord, broken, itemOf, readable, recordReader } from './readRecord';
+import { asKept, type BrokenRecord, broken, itemOf, listReader, readable, recordReader } from './readRecord';
 import type { Stored } from './records';
 import type { KeptText } from './recordVersions';
 import { entryTable } from './stockEntries';
@@ -68,26 +68,14 @@ export function lotTable(db: Database.Database) {
     const lot = READER.read(id, record, shape);
     return lot.success ? ok<Stored<Lot>>({ item: lot.data, revision }) : lot;
   };
-  const stockOfRow = ({ id: lotId, record, shape, left }: StockRow): [string, LotStock] | null => {
-    const known = READER.read(lotId, record, shape);
-    if (!known.success) return null;
-    return [known.data.item.id, lotStock(known.data, left)];
+  const stockOfRow = ({ id, record, shape, left }: StockRow): LotStock[] => {
+    const lot = READER.read(id, record, shape);
+    return lot.success ? [lotStock(lot.data, left)] : [];
   };
 
-  /** As they were read last: one whose row is the same is the same. */
-  let known = new Map<string, { row: Row; read: ReturnType<typeof read> }>();
-  const readAll = () => {
-    const before = known;
-    known = new Map();
-    return all.all().map((row) => {
-      const was = before.get(row.id);
-      const each = was && isSameRow(was.row, row) ? was : { row, read: read(row) };
-      known.set(row.id, each);
-      return each.read;
-    });
-  };
+  const readRows = listReader(read);
   const reads = keptUntilWritten(db, () => {
-    const each = readAll();
+    const each = readRows(all.all());
     const items = readable(each);
     const faults = broken(each);
     return { items, broken: faults, withRuns: byRuns(items), brokenPacks: faults.map(packOf) };
@@ -142,14 +130,9 @@ export function lotTable(db: Database.Database) {
     /** What is left of every lot of the shelf, by material, each in the order it was bought. */
     stock: (): StockByMaterial => stockNow(),
     /** What is left of the lots of one material, in the order they were bought. */
-    stockOf: (materialId: string): LotStock[] =>
-      stockOf.all(materialId).flatMap((row) => stockOfRow(row)?.[1] ?? []),
+    stockOf: (materialId: string): LotStock[] => stockOf.all(materialId).flatMap(stockOfRow),
     ...entries,
   };
-}
-
-function isSameRow(row: Row, other: Row): boolean {
-  return row.record === other.record && row.shape === other.shape && row.revision === other.revision;
 }
 
 const packSchema = z.object({ madeOf: lotSchema.shape.madeOf });

@@ -133,6 +133,34 @@ export function recordReader<Item>(
   };
 }
 
+interface KeptRow {
+  id: string;
+  record: string;
+  shape: number;
+  revision: number;
+}
+
+/** Reads the rows of a list again and again: one that is as it was is not looked up among all records. */
+export function listReader<Row extends KeptRow, Item>(
+  read: (row: Row) => Result<Item, BrokenRecord>,
+): (rows: readonly Row[]) => Result<Item, BrokenRecord>[] {
+  let known = new Map<string, { row: Row; read: Result<Item, BrokenRecord> }>();
+  return (rows) => {
+    const before = known;
+    known = new Map();
+    return rows.map((row) => {
+      const was = before.get(row.id);
+      const each = was && isSameRow(was.row, row) ? was : { row, read: read(row) };
+      known.set(row.id, each);
+      return each.read;
+    });
+  };
+}
+
+function isSameRow(row: KeptRow, other: KeptRow): boolean {
+  return row.record === other.record && row.shape === other.shape && row.revision === other.revision;
+}
+
 /** The item, or the reason thrown. */
 export function itemOf<Item>(read: Result<Item, BrokenRecord>): Item {
   if (!read.success) throw new BrokenRecordError(read.error);

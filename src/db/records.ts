@@ -1,7 +1,15 @@
 import type Database from 'better-sqlite3';
 import { ok } from '../core/result';
 import { keptUntilWritten } from './keptUntilWritten';
-import { asKept, type BrokenRecord, broken, itemOf, type RecordReader, readable } from './readRecord';
+import {
+  asKept,
+  type BrokenRecord,
+  broken,
+  itemOf,
+  listReader,
+  type RecordReader,
+  readable,
+} from './readRecord';
 import type { KeptText } from './recordVersions';
 
 /** A record with the count of its saves. */
@@ -48,8 +56,9 @@ export function recordTable<Item extends { id: string; name: string }>(
     return item.success ? ok({ item: item.data, revision }) : item;
   };
 
+  const readRows = listReader(read);
   const reads = keptUntilWritten(db, () => {
-    const each = all.all().map(read);
+    const each = readRows(all.all());
     return { items: readable(each), broken: broken(each) };
   }, [table]);
 
