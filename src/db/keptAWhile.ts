@@ -3,8 +3,6 @@ import { LRUCache } from 'lru-cache';
 /** What nobody has asked for in so long is forgotten, so that a server that runs for weeks holds what is worked with. */
 const KEPT_MS = 5 * 60_000;
 const LOOKED_THROUGH_EVERY_MS = 60_000;
-/** As exact as that has to be. */
-const EXACT_MS = 1000;
 
 interface Within<Key, Value> {
   maxSize: number;
@@ -16,7 +14,8 @@ export class KeptAWhile<Key extends object | string, Value extends object> exten
   #lookedThroughAt = performance.now();
 
   constructor(within: Within<Key, Value>) {
-    super({ ...within, ttl: KEPT_MS, updateAgeOnGet: true, ttlResolution: EXACT_MS });
+    // The clock is asked each time: what is kept of it for a while is forgotten by a timer, and threads come to none.
+    super({ ...within, ttl: KEPT_MS, updateAgeOnGet: true, ttlResolution: 0 });
   }
 
   override set(...of: Parameters<LRUCache<Key, Value>['set']>): this {
