@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
@@ -9,7 +8,7 @@ import { DATABASE_FILE } from '../src/db/dataFolder.mjs';
 import { anyPlanFile } from '../tests/support/anyPlanFile';
 import { additive, planFile } from '../tests/support/planFiles';
 import { nextEvent } from '../tests/support/runs';
-import { send, startServer, temporaryFolder } from '../tests/support/server';
+import { memoryMb, send, startServer, temporaryFolder } from '../tests/support/server';
 
 const PAGES = ['/', '/plans', '/bench', '/log', '/molds', '/shelf', '/house-rules', '/plans/buy?plan=all'];
 /** Looks of a connection from one save of its plan to the next, and saves until it takes in another. */
@@ -53,15 +52,13 @@ export async function soakServer(minutes: number, connections = 50): Promise<voi
     }
     return answer;
   };
-  const memoryMb = () =>
-    Number(execFileSync('ps', ['-o', 'rss=', '-p', String(server.process.pid)], { encoding: 'utf8' })) / 1024;
   const report = setInterval(() => {
     const sorted = figures.toSorted((a, b) => a - b);
     figures = [];
     const at = (share: number) => (sorted[Math.floor((sorted.length - 1) * share)] ?? 0).toFixed(0);
     const fileMb = statSync(join(folder.path, DATABASE_FILE)).size / MB;
     console.log(
-      `${(sorted.length / 60).toFixed(0)} a second, half within ${at(0.5)} ms, 99 of 100 within ${at(0.99)} ms, all within ${at(1)} ms; ${memoryMb().toFixed(0)} MB, its file ${fileMb.toFixed(1)} MB`,
+      `${(sorted.length / 60).toFixed(0)} a second, half within ${at(0.5)} ms, 99 of 100 within ${at(0.99)} ms, all within ${at(1)} ms; ${memoryMb(server.process).toFixed(0)} MB, its file ${fileMb.toFixed(1)} MB`,
     );
   }, 60_000);
   await Promise.all(

@@ -1,4 +1,5 @@
 import type { APIContext, APIRoute } from 'astro';
+import { leaveRoom } from './bodyRoom';
 import { knownProblem } from './knownProblem';
 import { logProblem } from './logLine';
 import { Problem } from './problem';
@@ -32,6 +33,8 @@ export function endpoint(work: (context: APIContext) => Answer | Promise<Answer>
       });
     } catch (error) {
       return problemOf(error, context.request).toResponse();
+    } finally {
+      leaveRoom(context.request);
     }
   };
 }

@@ -1,17 +1,20 @@
 import type { z } from '../core/zod';
+import { takeRoom } from './bodyRoom';
 import { invalidFields, Problem } from './problem';
 import { turn } from './turn';
 
 /** No plan, record or event comes near it. */
 const USUAL_LARGEST_BYTES = 1_000_000;
 const LONGEST_PATIENCE_BYTES = 50_000_000;
+/** So little is taken in beside whatever else is sent. */
+const SMALL_BYTES = 50_000;
 /** So much takes a while to judge, and what is done with it a while more. */
 const LARGE_BYTES = 50_000;
 
 /**
  * The request's body, checked by a schema.
  *
- * @throws Problem 413, 415, 400 or 422
+ * @throws Problem 413, 415, 400, 422 or 503
  */
 export async function readJson<Schema extends z.ZodType>(
   request: Request,
@@ -29,7 +32,7 @@ export async function readJson<Schema extends z.ZodType>(
 /**
  * The bytes of a request's body that is said to be JSON.
  *
- * @throws Problem 413 or 415
+ * @throws Problem 413, 415 or 503
  */
 export async function readJsonBytes(
   request: Request,
@@ -67,7 +70,7 @@ export function waitOnceRead(request: Request, wait: () => Promise<void>): void 
 /**
  * The bytes of a request's body.
  *
- * @throws Problem 413
+ * @throws Problem 413 or 503
  */
 export async function readBytes(request: Request, largestBytes: number): Promise<Uint8Array> {
   const bytes = await arrived(request, largestBytes);
@@ -76,22 +79,36 @@ export async function readBytes(request: Request, largestBytes: number): Promise
 }
 
 /**
- * Counts while it reads: a content-length is only a promise. What is over the limit is read and thrown away, so
- * that the client hears why; past all patience the connection is closed.
+ * Counts while it reads: a body may have no content-length. What is refused is read and thrown away, so that the client
+ * hears why; past all patience the connection is closed.
  *
- * @throws Problem 413
+ * @throws Problem 413, or 503 when too much is being sent
  */
 async function arrived(request: Request, largestBytes: number): Promise<Uint8Array> {
   if (request.body === null) return new Uint8Array();
-  const chunks: Uint8Array[] = [];
+  const saidBytes = Number(request.headers.get('content-length') ?? largestBytes);
+  let refused = saidBytes > largestBytes ? tooLarge(largestBytes) : null;
+  let chunks: Uint8Array[] = [];
   let bytes = 0;
+  let hasRoom = false;
   for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
     bytes += chunk.byteLength;
     if (bytes > LONGEST_PATIENCE_BYTES) throw tooLarge(largestBytes);
-    if (bytes <= largestBytes) chunks.push(chunk);
+    if (bytes > largestBytes) refused = tooLarge(largestBytes);
+    if (!refused && !hasRoom && bytes > SMALL_BYTES) {
+      refused = await takeRoom(request, saidBytes).then(() => null, asProblem);
+      hasRoom = true;
+    }
+    if (refused) chunks = [];
+    else chunks.push(chunk);
   }
-  if (bytes > largestBytes) throw tooLarge(largestBytes);
+  if (refused) throw refused;
   return Buffer.concat(chunks);
+}
+
+function asProblem(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  throw error;
 }
 
 function textOf(bytes: Uint8Array): string {

@@ -1,11 +1,14 @@
 import assert from 'node:assert/strict';
+import { once } from 'node:events';
+import { request } from 'node:http';
+import { json } from 'node:stream/consumers';
 import test from 'node:test';
 import fc from 'fast-check';
 import { anyPlanFile } from '../support/anyPlanFile';
 import { askWithPlans, told } from '../support/askWithPlans';
 import { extremePlanFile } from '../support/extremePlanFile';
 import { planFile } from '../support/planFiles';
-import { send, startServer, temporaryFolder } from '../support/server';
+import { memoryMb, send, startServer, temporaryFolder } from '../support/server';
 
 const PLANS = 120;
 const EXTREME = 40;
@@ -105,8 +108,8 @@ test('two thousand hostile requests: a clear answer to each, never our fault, an
   await send(server.base, 'POST', '/api/plans/import', planFile([{}]));
   const all = async () => (await send(server.base, 'GET', '/api/plans')).body;
   const before = await all();
-  for (const request of fc.sample(hostile, { numRuns: REQUESTS, seed: SEED })) {
-    const { method, isApi, place, more, query, type, body } = request;
+  for (const asked of fc.sample(hostile, { numRuns: REQUESTS, seed: SEED })) {
+    const { method, isApi, place, more, query, type, body } = asked;
     const address = new URL(`${isApi ? '/api' : ''}/${place}`, server.base);
     address.pathname += more.map((part) => `/${encodeURIComponent(part.toWellFormed())}`).join('');
     for (const [key, value] of query) address.searchParams.append(key, value);
@@ -122,4 +125,38 @@ test('two thousand hostile requests: a clear answer to each, never our fault, an
   }
   assert.deepEqual(await all(), before);
   assert.doesNotMatch(server.printed(), /problem [2-9A-Z]{5}/);
+});
+
+test('many of the largest files at once: each is answered, none is kept longer than for that, and memory stays below 512 MB', async (t) => {
+  const { path, remove } = temporaryFolder();
+  const server = await startServer(path);
+  t.after(async () => {
+    await server.stop();
+    remove();
+  });
+  const row = `Oats,${'x,'.repeat(30)}\n`;
+  const csv = Buffer.from(row.repeat(Math.floor(19_900_000 / row.length)));
+  let isDone = false;
+  const sent = Promise.all(
+    Array.from({ length: 30 }, async () => {
+      // The one buffer for all: fetch would copy it.
+      const sending = request(`${server.base}/api/shelf/csv?of=materials`, {
+        method: 'POST',
+        headers: { 'content-type': 'text/csv', origin: server.base },
+      });
+      sending.end(csv);
+      const [answer] = await once(sending, 'response');
+      return (await json(answer)) as { code: string };
+    }),
+  ).finally(() => {
+    isDone = true;
+  });
+  let mostMb = 0;
+  while (!isDone) {
+    mostMb = Math.max(mostMb, memoryMb(server.process));
+    // What is small is taken in beside them.
+    assert.equal((await send(server.base, 'POST', '/api/sheet', planFile([{}]))).status, 200);
+  }
+  for (const { code } of await sent) assert.match(code, /^(?:too-many-rows|busy)$/);
+  assert.ok(mostMb < 512, `${mostMb} MB`);
 });

@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -113,6 +113,11 @@ export async function runToEnd(words: string[], env: NodeJS.ProcessEnv = process
   });
   const [code] = await once(child, 'close');
   return { code: code as number, printed: printed.trim() };
+}
+
+/** What a process takes of the memory. */
+export function memoryMb({ pid }: ChildProcess): number {
+  return Number(execFileSync('ps', ['-o', 'rss=', '-p', String(pid)], { encoding: 'utf8' })) / 1024;
 }
 
 export interface JsonAnswer {

@@ -15,6 +15,8 @@ export type Urgency = 'asked' | 'ahead';
 const LIMIT_MS: Record<Urgency, number> = { asked: 20_000, ahead: 300_000 };
 const MOST_WAITING = 100;
 const LARGEST_HEAP_MB = 384;
+/** For those who wait, however many cores there are: each thread takes some hundred MB. */
+const MOST_THREADS = 2;
 /** Left alone, each thread comes to take three times as much for what lives shortly. */
 const YOUNG_HEAP_MB = 16;
 
@@ -43,7 +45,10 @@ const threads = (most: number, least: number) => threadsOf<Asked<Name>, Answered
  * out ahead never stands before it.
  */
 const pools = isBuilt
-  ? { asked: threads(Math.max(1, availableParallelism() - 1), 1), ahead: threads(1, 0) }
+  ? {
+      asked: threads(Math.max(1, Math.min(MOST_THREADS, availableParallelism() - 1)), 1),
+      ahead: threads(1, 0),
+    }
   : null;
 
 /**
