@@ -10,7 +10,7 @@ import { additive, planFile } from '../tests/support/planFiles';
 import { nextEvent } from '../tests/support/runs';
 import { memoryMb, send, startServer, temporaryFolder } from '../tests/support/server';
 
-const PAGES = ['/', '/plans', '/bench', '/log', '/molds', '/shelf', '/house-rules', '/plans/buy?plan=all'];
+const PAGES = ['/', '/plans', '/bench', '/log', '/molds', '/shelf', '/house-rules', '/plans/buy'];
 /** Looks of a connection from one save of its plan to the next, and saves until it takes in another. */
 const [LOOKS, SAVES] = [20, 10];
 const MB = 2 ** 20;
