@@ -195,6 +195,19 @@ await change(
 );
 await change('takes in a plan', async () => () => ask('POST', '/api/plans/import', ordinary));
 const counted = (choices: object, n: number) => ({ ...choices, batchesPerMonth: n + 1 });
+const documentOf = (n: number) => Buffer.concat([Buffer.from('%PDF-1.7 '), Buffer.alloc(19_900_000, n + 1)]);
+const keep = async (n: number): Promise<Answer> => {
+  const answer = await fetch(`${server.base}/api/files`, { method: 'POST', body: documentOf(n) });
+  return { status: answer.status, body: await answer.json() };
+};
+await change('keeps 20 MB of a PDF', async (n) => () => keep(n));
+await change('gives 20 MB of a PDF', async (n) => {
+  const { hash } = (await keep(n)).body as { hash: string };
+  return async () => {
+    await answered(`${server.base}/api/files/${hash}`);
+    return { status: 200, body: null };
+  };
+});
 await change('saves the house rules', (n) => saved('/api/house-rules', 'item', counted, n));
 await change('house rules, then Today', async (n) => {
   const save = await saved('/api/house-rules', 'item', counted, TIMES + 1 + n);

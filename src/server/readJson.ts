@@ -6,9 +6,7 @@ import { turn } from './turn';
 /** No plan, record or event comes near it. */
 const USUAL_LARGEST_BYTES = 1_000_000;
 const LONGEST_PATIENCE_BYTES = 50_000_000;
-/** So little is taken in beside whatever else is sent. */
-const SMALL_BYTES = 50_000;
-/** So much takes a while to judge, and what is done with it a while more. */
+/** So much waits for room, takes a while to judge, and what is done with it a while more. */
 const LARGE_BYTES = 50_000;
 
 /**
@@ -95,7 +93,7 @@ async function arrived(request: Request, largestBytes: number): Promise<Uint8Arr
     bytes += chunk.byteLength;
     if (bytes > LONGEST_PATIENCE_BYTES) throw tooLarge(largestBytes);
     if (bytes > largestBytes) refused = tooLarge(largestBytes);
-    if (!refused && !hasRoom && bytes > SMALL_BYTES) {
+    if (!refused && !hasRoom && bytes > LARGE_BYTES) {
       refused = await takeRoom(request, saidBytes).then(() => null, asProblem);
       hasRoom = true;
     }
@@ -103,7 +101,9 @@ async function arrived(request: Request, largestBytes: number): Promise<Uint8Arr
     else chunks.push(chunk);
   }
   if (refused) throw refused;
-  return Buffer.concat(chunks);
+  const whole = Buffer.concat(chunks);
+  if (bytes > LARGE_BYTES) await turn();
+  return whole;
 }
 
 function asProblem(error: unknown): Problem {

@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
-import { createWriteStream, readFileSync, writeFileSync } from 'node:fs';
+import { createWriteStream, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import test from 'node:test';
 import Database from 'better-sqlite3';
 import { faultOf } from '../../src/db/copies/copyFolder';
 import { oneFileOf } from '../../src/db/copies/oneFile';
-import { copyFiles, filesIn, pathOfFile } from '../../src/db/files/fileStore';
+import { copyFiles, FILES_FOLDER, filesIn, pathOfFile } from '../../src/db/files/fileStore';
 import { addDocument, removeDocument } from '../../src/server/files/documents';
 import { findFile, keepFile } from '../../src/server/files/keepFile';
 import { importPlan } from '../../src/server/importPlan';
@@ -19,7 +19,7 @@ import { jpegWithPlace } from '../support/jpegs';
 import { BOX, planFile } from '../support/planFiles';
 import { makeInWorkshop } from '../support/runs';
 import { temporaryFolder } from '../support/server';
-import { problemFrom } from '../support/workshops';
+import { problemFrom, problemOf } from '../support/workshops';
 
 const pdf = new TextEncoder().encode('%PDF-1.7 a safety sheet');
 
@@ -33,9 +33,12 @@ test('photographs and documents are kept under their hash, go with every copy, a
   t.after(() => workshop.db.close());
   const stored = importPlan(workshop, planFile([{}], {}, BOX));
   const run = await makeInWorkshop(workshop, stored.id);
-  const photo = keepFile(workshop, jpegWithPlace());
-  assert.doesNotMatch(findFile(workshop, photo.hash).bytes.toString('latin1'), /GPS/);
-  assert.equal(keepFile(workshop, jpegWithPlace()).hash, photo.hash);
+  // The same twice at one time is there once, and nothing of it is left over.
+  const twice = await Promise.all([0, 1].map(() => keepFile(workshop, jpegWithPlace())));
+  const photo = await keepFile(workshop, jpegWithPlace());
+  assert.doesNotMatch((await findFile(workshop, photo.hash)).bytes.toString('latin1'), /GPS/);
+  for (const { hash } of twice) assert.equal(hash, photo.hash);
+  assert.deepEqual(readdirSync(join(home, FILES_FOLDER)), [photo.hash]);
   const taken = {
     ...{ kind: 'photographed' as const, photoId: 'p1', round: 0, widthPx: 4, heightPx: 3, note: '' },
     hash: photo.hash,
@@ -45,7 +48,7 @@ test('photographs and documents are kept under their hash, go with every copy, a
     recordEvent(workshop, run.id, 'e2', { ...taken, photoId: 'p2', hash: '0'.repeat(64) }),
   );
   assert.deepEqual([unkept.status, /event.hash/.test(JSON.stringify(unkept) + unkept.detail)], [422, true]);
-  const sheet = keepFile(workshop, pdf);
+  const sheet = await keepFile(workshop, pdf);
   const document = {
     ...{ id: 'd1', hash: sheet.hash, kind: 'safety-sheet' as const, name: 'sheet.pdf', version: '4' },
     ofDay: '2026-01-05',
@@ -63,7 +66,7 @@ test('photographs and documents are kept under their hash, go with every copy, a
     [new Uint8Array(), 415],
     [Buffer.concat([jpegWithPlace(), Buffer.alloc(1_000_000)]), 413],
   ] as const)
-    assert.equal(problemFrom(() => keepFile(workshop, bytes)).status, status);
+    assert.equal((await problemOf(keepFile(workshop, bytes))).status, status);
   assert.deepEqual(filesIn(home).toSorted(), [photo.hash, sheet.hash].toSorted());
 
   // As one file, and in open formats: each brings back both.
@@ -95,7 +98,7 @@ test('photographs and documents are kept under their hash, go with every copy, a
     /another than it was|not whole/,
   );
   writeFileSync(pathOfFile(home, photo.hash), 'rotten');
-  assert.equal(problemFrom(() => findFile(workshop, photo.hash)).status, 404);
+  assert.equal((await problemOf(findFile(workshop, photo.hash))).status, 404);
 
   assert.deepEqual(removeDocument(workshop, 'base-1', 'd1'), []);
   assert.equal(problemFrom(() => removeDocument(workshop, 'base-1', 'd1')).status, 404);

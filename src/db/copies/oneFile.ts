@@ -113,8 +113,9 @@ export async function keepFileOf(zip: yauzl.ZipFile, entry: yauzl.Entry, folder:
   const parts: Buffer[] = [];
   for await (const part of await zip.openReadStreamPromise(entry)) parts.push(part as Buffer);
   const bytes = Buffer.concat(parts);
-  if (hashOfBytes(bytes) !== hash) throw new NoWorkshopError(`${entry.fileName} is another than it was`);
-  putFile(folder, bytes);
+  if ((await hashOfBytes(bytes)) !== hash)
+    throw new NoWorkshopError(`${entry.fileName} is another than it was`);
+  await putFile(folder, bytes);
   return true;
 }
 

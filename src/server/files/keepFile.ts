@@ -4,6 +4,7 @@ import { fileBytes, putFile } from '../../db/files/fileStore';
 import type { KeptFile } from '../../db/files/fileTable';
 import type { Workshop } from '../openWorkshop';
 import { notFound, Problem } from '../problem';
+import { whenFree } from '../whenFree';
 
 /** The largest file of any kind. */
 export const LARGEST_FILE_BYTES = Math.max(...Object.values(LARGEST_BYTES));
@@ -14,7 +15,7 @@ export const LARGEST_FILE_BYTES = Math.max(...Object.values(LARGEST_BYTES));
  *
  * @throws Problem 415 where it is neither JPEG, PNG nor PDF, 413 where it is too large
  */
-export function keepFile(workshop: Workshop, sent: Uint8Array): KeptFile {
+export async function keepFile(workshop: Workshop, sent: Uint8Array): Promise<KeptFile> {
   const kind = fileKind(sent);
   if (kind === null)
     throw new Problem(
@@ -24,7 +25,8 @@ export function keepFile(workshop: Workshop, sent: Uint8Array): KeptFile {
     );
   if (sent.length > LARGEST_BYTES[kind]) throw tooLarge(kind);
   const bytes = kind === 'jpeg' ? cleaned(sent) : sent;
-  const hash = putFile(folderOf(workshop), bytes);
+  const hash = await putFile(folderOf(workshop), bytes);
+  await whenFree(workshop.db);
   workshop.files.put({ hash, kind, bytes: bytes.length, added_at: workshop.now() });
   return workshop.files.find(hash) ?? { hash, kind, bytes: bytes.length, added_at: workshop.now() };
 }
@@ -52,9 +54,12 @@ function folderOf({ folder }: Workshop): string {
  *
  * @throws Problem 404 where it is not known, or its bytes are not there or others
  */
-export function findFile(workshop: Workshop, hash: string): { file: KeptFile; bytes: Buffer } {
+export async function findFile(
+  workshop: Workshop,
+  hash: string,
+): Promise<{ file: KeptFile; bytes: Buffer<ArrayBuffer> }> {
   const file = workshop.files.find(hash);
-  const bytes = file && workshop.folder !== null ? fileBytes(workshop.folder, hash) : null;
+  const bytes = file && workshop.folder !== null ? await fileBytes(workshop.folder, hash) : null;
   if (!file || !bytes) throw notFound('file', hash);
   return { file, bytes };
 }

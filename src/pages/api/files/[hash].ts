@@ -6,10 +6,10 @@ import { workshop } from '../../../server/workshop';
 const TYPES = { jpeg: 'image/jpeg', png: 'image/png', pdf: 'application/pdf' } as const;
 
 /** A kept file. Under its hash it is the same for ever. */
-export const GET: APIRoute = ({ params, request }) => {
+export const GET: APIRoute = async ({ params, request }) => {
   try {
-    const { file, bytes } = findFile(workshop(), params.hash ?? '');
-    return new Response(new Uint8Array(bytes), {
+    const { file, bytes } = await findFile(workshop(), params.hash ?? '');
+    return new Response(bytes, {
       headers: {
         'content-type': TYPES[file.kind],
         'content-disposition': `inline; filename="${file.hash.slice(0, 12)}.${file.kind === 'jpeg' ? 'jpg' : file.kind}"`,

@@ -6,5 +6,5 @@ import { workshop } from '../../../server/workshop';
 /** Keeps a photograph or a document: its bytes are the body. Sent twice, it is there once. */
 export const POST = endpoint(async ({ request }) => ({
   status: 201,
-  body: keepFile(workshop(), await readBytes(request, LARGEST_FILE_BYTES)),
+  body: await keepFile(workshop(), await readBytes(request, LARGEST_FILE_BYTES)),
 }));
