@@ -1,8 +1,8 @@
 import { existsSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
-import { open } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { makeFolder } from '../makeFolder';
+import { onDisk } from '../onDisk';
 
 /** Beside the database. */
 export const COPIES_FOLDER = 'backups';
@@ -111,16 +111,4 @@ function beginning(to: string): string {
 function notWhole(part: string, to: string, fault: string): Error {
   rmSync(part, { force: true });
   return new Error(`the copy ${basename(to)} is not whole: ${fault}`);
-}
-
-/** What was written to a file or a folder outlives a loss of power from now on. */
-async function onDisk(path: string): Promise<void> {
-  // Windows opens no folder, and keeps its entries without being asked.
-  if (process.platform === 'win32' && statSync(path).isDirectory()) return;
-  const handle = await open(path, statSync(path).isDirectory() ? 'r' : 'r+');
-  try {
-    await handle.sync();
-  } finally {
-    await handle.close();
-  }
 }

@@ -1,8 +1,9 @@
 import { randomUUID, webcrypto } from 'node:crypto';
 import { existsSync, readdirSync } from 'node:fs';
-import { open, readFile, rename, rm } from 'node:fs/promises';
-import { join } from 'node:path';
+import { readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 import { makeFolder } from '../makeFolder';
+import { onDisk } from '../onDisk';
 
 /** Beside the database: each file under the hash of what is in it, so that it is never changed. */
 export const FILES_FOLDER = 'files';
@@ -33,14 +34,10 @@ export async function putFile(folder: string, bytes: Uint8Array): Promise<string
   // The same may be sent twice at one time.
   const part = `${path}.${randomUUID()}.part`;
   try {
-    const handle = await open(part, 'w');
-    try {
-      await handle.writeFile(bytes);
-      await handle.sync();
-    } finally {
-      await handle.close();
-    }
+    await writeFile(part, bytes);
+    await onDisk(part);
     await rename(part, path);
+    await onDisk(dirname(path));
   } catch (error) {
     await rm(part, { force: true });
     throw error;
