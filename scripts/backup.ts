@@ -1,5 +1,5 @@
 // `npm run backup -- FILE [--data FOLDER]`: the whole workshop as one file, also while a server is using it.
-import { createWriteStream, existsSync, renameSync, rmSync } from 'node:fs';
+import { createWriteStream, existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { parseArgs } from 'node:util';
@@ -7,6 +7,7 @@ import Database from 'better-sqlite3';
 import { faultOf } from '../src/db/copies/copyFolder';
 import { oneFileOf } from '../src/db/copies/oneFile';
 import { DATABASE_FILE } from '../src/db/dataFolder.mjs';
+import { writeWhole } from '../src/db/writeWhole';
 import { stopWith } from './setup.mjs';
 
 const { values, positionals } = parseArgs({
@@ -21,13 +22,11 @@ const database = join(resolve(values.data), DATABASE_FILE);
 if (!existsSync(database)) stopWith(`There is no workshop in ${resolve(values.data)}.`);
 
 const db = new Database(database, { readonly: true });
-const part = `${to}.part`;
 let fault: string | null = null;
 try {
   const check = async (path: string) => faultOf(path, true);
   const { stream, holds } = await oneFileOf(db, `${to}.database.tmp`, new Date().toISOString(), check);
-  await pipeline(stream, createWriteStream(part));
-  renameSync(part, to);
+  await writeWhole(to, (part) => pipeline(stream, createWriteStream(part)));
   console.log(
     `${to} holds ${holds.plans} plans, ${holds.molds} molds, ${holds.materials} materials and ${holds.runs} runs.`,
   );
@@ -35,5 +34,4 @@ try {
   fault = error instanceof Error ? error.message : String(error);
 }
 db.close();
-rmSync(part, { force: true });
 if (fault !== null) stopWith(`The copy was not made: ${fault}.`);

@@ -2,7 +2,7 @@ import { existsSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { makeFolder } from '../makeFolder';
-import { onDisk } from '../onDisk';
+import { writeWhole } from '../writeWhole';
 
 /** Beside the database. */
 export const COPIES_FOLDER = 'backups';
@@ -71,13 +71,12 @@ export async function copyDatabase(
   to: string,
   check: (path: string) => Promise<string | null>,
 ): Promise<void> {
-  const part = beginning(to);
-  await db.backup(part);
-  const fault = alone(part) ?? (await check(part));
-  if (fault !== null) throw notWhole(part, to, fault);
-  await onDisk(part);
-  renameSync(part, to);
-  await onDisk(dirname(to));
+  makeFolder(dirname(to));
+  await writeWhole(to, async (part) => {
+    await db.backup(part);
+    const fault = alone(part) ?? (await check(part));
+    if (fault !== null) throw notWhole(to, fault);
+  });
 }
 
 /** A copy is one file, with no log beside it. Answers why that can't be made of it; null where it can. */
@@ -94,21 +93,19 @@ function alone(path: string): string | null {
 
 /** The same at once, before anything else may happen: the thread waits for it. */
 export function copyDatabaseNow(db: Database.Database, to: string): void {
-  const part = beginning(to);
-  db.prepare('VACUUM INTO ?').run(part);
-  const fault = faultOf(part);
-  if (fault !== null) throw notWhole(part, to, fault);
-  renameSync(part, to);
-}
-
-function beginning(to: string): string {
   makeFolder(dirname(to));
   const part = `${to}.part`;
   rmSync(part, { force: true });
-  return part;
+  try {
+    db.prepare('VACUUM INTO ?').run(part);
+    const fault = faultOf(part);
+    if (fault !== null) throw notWhole(to, fault);
+    renameSync(part, to);
+  } finally {
+    rmSync(part, { force: true });
+  }
 }
 
-function notWhole(part: string, to: string, fault: string): Error {
-  rmSync(part, { force: true });
+function notWhole(to: string, fault: string): Error {
   return new Error(`the copy ${basename(to)} is not whole: ${fault}`);
 }

@@ -1,16 +1,8 @@
-import {
-  accessSync,
-  constants,
-  existsSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
+import { accessSync, constants, existsSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { basename, isAbsolute, join, relative, resolve } from 'node:path';
 import { z } from '../../core/zod';
+import { writeWhole } from '../writeWhole';
 
 /** It belongs to this machine, so it stands beside the database and is in no copy. */
 const FILE = 'second-place.json';
@@ -62,14 +54,9 @@ export async function copyThere(
   folder: string,
   check: (path: string) => Promise<string | null>,
 ): Promise<void> {
-  const to = join(folder, basename(copy));
-  const part = `${to}.part`;
-  try {
+  await writeWhole(join(folder, basename(copy)), async (part) => {
     await copyFile(copy, part);
     const fault = await check(part);
     if (fault !== null) throw new Error(`the copy there is not whole: ${fault}`);
-    renameSync(part, to);
-  } finally {
-    rmSync(part, { force: true });
-  }
+  });
 }

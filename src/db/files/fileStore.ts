@@ -1,16 +1,19 @@
-import { randomUUID, webcrypto } from 'node:crypto';
+import { webcrypto } from 'node:crypto';
 import { existsSync, readdirSync } from 'node:fs';
-import { readFile, rename, rm, writeFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { makeFolder } from '../makeFolder';
-import { onDisk } from '../onDisk';
+import { writeWhole } from '../writeWhole';
 
 /** Beside the database: each file under the hash of what is in it, so that it is never changed. */
 export const FILES_FOLDER = 'files';
 
+/** By path: the same may be sent twice at one time. */
+const UNDER_WAY = new Map<string, Promise<void>>();
+
 const NAME = /^[0-9a-f]{64}$/;
 
-/** Worked out beside the thread that asks: of the largest file it takes as long as a page. */
+/** SHA-256, worked out beside the thread that asks: of the largest file it takes some 20 ms and more. */
 export async function hashOfBytes(bytes: Uint8Array): Promise<string> {
   return Buffer.from(await webcrypto.subtle.digest('SHA-256', bytes)).toString('hex');
 }
@@ -31,16 +34,12 @@ export async function putFile(folder: string, bytes: Uint8Array): Promise<string
   const path = pathOfFile(folder, hash);
   if (existsSync(path)) return hash;
   makeFolder(join(folder, FILES_FOLDER));
-  // The same may be sent twice at one time.
-  const part = `${path}.${randomUUID()}.part`;
+  const writing = UNDER_WAY.get(path) ?? writeWhole(path, (part) => writeFile(part, bytes));
+  UNDER_WAY.set(path, writing);
   try {
-    await writeFile(part, bytes);
-    await onDisk(part);
-    await rename(part, path);
-    await onDisk(dirname(path));
-  } catch (error) {
-    await rm(part, { force: true });
-    throw error;
+    await writing;
+  } finally {
+    UNDER_WAY.delete(path);
   }
   return hash;
 }
